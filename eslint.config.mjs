@@ -1,0 +1,36 @@
+import next from 'eslint-config-next';
+
+export default [
+  ...next,
+  {
+    ignores: [
+      '.next/**',
+      'drizzle/**',
+      'next-env.d.ts',
+      'data/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
+  {
+    files: ['**/*.{ts,tsx,mjs}'],
+    rules: {
+      'no-console': ['error', { allow: ['warn', 'error'] }],
+      eqeqeq: 'error',
+      'prefer-const': 'error',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness comes in as an argument.' },
+        { object: 'Date', property: 'now', message: 'The clock comes in as an argument.' },
+      ],
+    },
+  },
+  { files: ['scripts/**'], rules: { 'no-console': 'off' } },
+];

@@ -1,0 +1,163 @@
+import type { BuildId, EntryId, ModificationId, PhaseId, ZoneId } from '../shared/ids';
+import { Balances, type BalanceRow } from './balances';
+import { countEntry, noFigures, type Figure, type Figures } from './figures';
+import type { Copy, Entry, Modification, Order, Zone } from './records';
+import { sharedCosts, takesShare } from './shared-costs';
+import { inView, type View } from './views';
+
+/** What the books need to know besides the entries. */
+export interface BooksContext {
+  readonly build: BuildId;
+  readonly zones: readonly Zone[];
+  readonly modifications: readonly Modification[];
+  readonly copies: ReadonlyMap<string, Copy>;
+  readonly orders: ReadonlyMap<string, Order>;
+  /** Balances that the entries of other builds and of the stores leave. */
+  readonly background: readonly BalanceRow[];
+}
+
+/** What a tally is taken of. A zone counts with the zones nested in it. */
+export type Scope =
+  | { readonly of: 'build' }
+  | { readonly of: 'zone'; readonly zone: ZoneId }
+  | { readonly of: 'phase'; readonly phase: PhaseId | null }
+  | { readonly of: 'modification'; readonly modification: ModificationId | null };
+
+type Bucket = ModificationId | 'none';
+
+/**
+ * One build's books in one view: balances, and figures for every modification, kept up to date entry by entry.
+ * `post(e)` then `unpost(e)` leaves everything as it was, so a line can be tried before it is logged.
+ */
+export class Books {
+  readonly balances = new Balances();
+  private readonly posted = new Map<EntryId, Entry>();
+  private readonly buckets = new Map<Bucket, Figures>();
+  private readonly sharing = new Map<EntryId, Entry>();
+  private shares: Map<EntryId, number> | null = null;
+
+  constructor(
+    readonly context: BooksContext,
+    entries: readonly Entry[],
+    readonly view: View,
+  ) {
+    for (const row of context.background) this.balances.put(row.account, row.element, row.grade, row.qty);
+    for (const entry of entries) if (inView(entry, view)) this.post(entry);
+  }
+
+  get entries(): Iterable<Entry> {
+    return this.posted.values();
+  }
+
+  has(id: EntryId): boolean {
+    return this.posted.has(id);
+  }
+
+  /** Counts an entry, whether or not it is in the view: the caller decides. */
+  post(entry: Entry): void {
+    this.posted.set(entry.id, entry);
+    this.carry(entry, 1);
+  }
+
+  unpost(entry: Entry): void {
+    if (!this.posted.delete(entry.id)) return;
+    this.carry(entry, -1);
+  }
+
+  /** Runs `look` with some entries counted as well (and others not), then puts everything back. */
+  trying<T>(extra: readonly Entry[], without: readonly Entry[], look: () => T): T {
+    const taken = without.filter((e) => this.posted.has(e.id));
+    taken.forEach((e) => this.unpost(e));
+    extra.forEach((e) => this.post(e));
+    try {
+      return look();
+    } finally {
+      extra.forEach((e) => this.unpost(e));
+      taken.forEach((e) => this.post(e));
+    }
+  }
+
+  private carry(entry: Entry, times: 1 | -1): void {
+    for (const m of entry.movements) this.balances.add(m, times);
+    const bucket = entry.modification ?? 'none';
+    let sums = this.buckets.get(bucket);
+    if (!sums) this.buckets.set(bucket, (sums = noFigures()));
+    countEntry(sums, entry, times);
+    if (!takesShare(entry)) return;
+    this.shares = null;
+    if (times > 0) this.sharing.set(entry.id, entry);
+    else this.sharing.delete(entry.id);
+  }
+
+  /** Shares of postage and donor prices, per entry. */
+  sharedCosts(): ReadonlyMap<EntryId, number> {
+    this.shares ??= sharedCosts([...this.sharing.values()], this.context.copies, this.context.orders);
+    return this.shares;
+  }
+
+  /** The figures of a scope. The build's are the sum of its modifications' and of what belongs to none. */
+  figures(scope: Scope): Figures {
+    if (scope.of === 'zone') return this.zoneFigures(scope.zone);
+    const wanted = this.bucketsOf(scope);
+    const sums = noFigures();
+    for (const [bucket, figures] of this.buckets)
+      if (wanted(bucket)) for (const f of Object.keys(figures) as Figure[]) sums[f] += figures[f];
+    for (const [id, cost] of this.sharedCosts()) {
+      const entry = this.sharing.get(id);
+      if (entry && wanted(entry.modification ?? 'none')) addShare(sums, entry, cost);
+    }
+    return sums;
+  }
+
+  /** Entries in view that a scope takes in. */
+  entriesOf(scope: Scope): Entry[] {
+    const all = [...this.posted.values()];
+    if (scope.of === 'zone') return all;
+    const wanted = this.bucketsOf(scope);
+    return all.filter((e) => wanted(e.modification ?? 'none'));
+  }
+
+  /** One entry's part in the figures of a scope, its share of postage and donor prices included. */
+  partOf(entry: Entry, scope: Scope): Figures {
+    const sums = noFigures();
+    if (scope.of === 'zone') countEntry(sums, entry, 1, this.nested(scope.zone));
+    else {
+      countEntry(sums, entry);
+      addShare(sums, entry, this.sharedCosts().get(entry.id) ?? 0);
+    }
+    return sums;
+  }
+
+  private bucketsOf(scope: Exclude<Scope, { of: 'zone' }>): (bucket: Bucket) => boolean {
+    if (scope.of === 'build') return () => true;
+    if (scope.of === 'modification') return (b) => b === (scope.modification ?? 'none');
+    const inPhase = new Set(
+      this.context.modifications.filter((m) => m.phase === scope.phase).map((m) => m.id),
+    );
+    return (b) => (b === 'none' ? scope.phase === null : inPhase.has(b));
+  }
+
+  private zoneFigures(zone: ZoneId): Figures {
+    const sums = noFigures();
+    const zones = this.nested(zone);
+    for (const entry of this.posted.values()) countEntry(sums, entry, 1, zones);
+    return sums;
+  }
+
+  /** A zone and all zones nested in it. */
+  nested(zone: ZoneId): ReadonlySet<ZoneId> {
+    const found = new Set([zone]);
+    for (let grew = true; grew;) {
+      const before = found.size;
+      for (const z of this.context.zones) if (z.parent && found.has(z.parent)) found.add(z.id);
+      grew = found.size > before;
+    }
+    return found;
+  }
+}
+
+function addShare(sums: Figures, entry: Entry, cost: number): void {
+  sums.outOfPocket += cost;
+  sums.sharedCost += cost;
+  if (entry.kind === 'order') sums.worthIn += cost;
+}

@@ -1,0 +1,273 @@
+import type { ElementKey } from '../parts';
+import type { CopyId, EntryId, ModificationId, OrderId, TrayId, WhatIfId, ZoneId } from '../shared/ids';
+import { asId } from '../shared/ids';
+import { fail, ok, type Result } from '../shared/result';
+import {
+  accountOwner,
+  donorAccount,
+  goneAccount,
+  modelAccount,
+  orderAccount,
+  OUTSIDE,
+  placeOf,
+  sparesAccount,
+  storesAccount,
+  type AccountKey,
+} from './accounts';
+import type { Books } from './books';
+import { byGrade, conditionOf, grade, gradeRank, type Grade } from './grades';
+import type { Intent, Pieces, SourceChoice } from './intent';
+import type { Entry, Modification, Movement } from './records';
+import type { PriceOf } from './tally';
+
+/** What drafting an entry needs to know. */
+export interface DraftContext {
+  /** As built for what is done, as planned for what is planned. */
+  readonly built: Books;
+  readonly planned: Books;
+  readonly rootZone: ZoneId;
+  readonly trays: readonly TrayId[];
+  readonly donors: readonly CopyId[];
+  readonly orders: readonly OrderId[];
+  readonly priceOf: PriceOf;
+  readonly whatIf: WhatIfId | null;
+}
+
+/** Where pieces of an element are, for saying so when they are not where they were looked for. */
+export interface Whereabouts {
+  readonly account: AccountKey;
+  readonly qty: number;
+}
+
+/** Why an intent cannot become an entry. */
+export type DraftProblem =
+  | {
+      readonly reason: 'not on the model' | 'not at hand';
+      readonly element: ElementKey;
+      readonly wanted: number;
+      readonly there: number;
+      readonly elsewhere: readonly Whereabouts[];
+      readonly source: SourceChoice | null;
+    }
+  | { readonly reason: 'nothing to do' }
+  | { readonly reason: 'same zone' }
+  | { readonly reason: 'same colour'; readonly element: ElementKey }
+  | { readonly reason: 'no stores' }
+  | { readonly reason: 'no such stand-in'; readonly element: ElementKey };
+
+/** Makes the movements of an intent: which pieces from where, in which condition, at what worth. */
+export function draftMovements(
+  intent: Intent,
+  zone: ZoneId,
+  context: DraftContext,
+): Result<Movement[], DraftProblem> {
+  const job = new Drafting(intent, zone, context);
+  return job.run();
+}
+
+/** One drafting. Pieces already taken by earlier movements of the same entry are not taken twice. */
+class Drafting {
+  private readonly made: Movement[] = [];
+  private readonly books: Books;
+
+  constructor(
+    private readonly intent: Intent,
+    private readonly zone: ZoneId,
+    private readonly context: DraftContext,
+  ) {
+    this.books = intent.planned ? context.planned : context.built;
+  }
+
+  run(): Result<Movement[], DraftProblem> {
+    const { off, on, kind } = this.intent;
+    if ([...off, ...on].every((p) => p.qty <= 0)) return fail({ reason: 'nothing to do' });
+    const same = kind === 'recolour' && off[0] && on[0] && off[0].element === on[0].element;
+    if (same && off[0]) return fail({ reason: 'same colour', element: off[0].element });
+    for (const pieces of off) {
+      const problem = this.takeOff(pieces);
+      if (problem) return fail(problem);
+    }
+    for (const pieces of on) {
+      const problem = this.putOn(pieces);
+      if (problem) return fail(problem);
+    }
+    return ok(this.made);
+  }
+
+  private free(account: AccountKey, element: ElementKey, g: Grade): number {
+    const taken = this.made.reduce(
+      (sum, m) => sum + (m.from === account && m.element === element && m.grade === g ? m.qty : 0),
+      0,
+    );
+    return Math.max(0, this.books.balances.at(account, element, g) - taken);
+  }
+
+  private move(m: Omit<Movement, 'worth'>, worth: Movement['worth']): void {
+    this.made.push({ ...m, worth });
+  }
+
+  /** The zone itself, then the zones nested in it, then what was not placed in any zone. */
+  private zonesToTakeFrom(): ZoneId[] {
+    const nested = [...this.books.nested(this.zone)];
+    return nested.includes(this.context.rootZone) ? nested : [...nested, this.context.rootZone];
+  }
+
+  /** Pieces leave the model: for a refresh the worst first, else the commonest condition first. */
+  private takeOff({ element, qty }: Pieces): DraftProblem | undefined {
+    const to = this.destination();
+    if (!to) return { reason: this.intent.kind === 'move' ? 'same zone' : 'no stores' };
+    let left = qty;
+    for (const zone of this.zonesToTakeFrom()) {
+      const from = modelAccount(zone);
+      if (from === to) continue;
+      for (const [g, there] of this.order(from, element)) {
+        const n = Math.min(left, this.free(from, element, g), there);
+        if (n > 0) this.move({ element, grade: g, qty: n, from, to }, this.context.priceOf(element, g));
+        left -= n > 0 ? n : 0;
+      }
+    }
+    return left > 0 ? this.shortage('not on the model', element, qty, qty - left) : undefined;
+  }
+
+  private order(account: AccountKey, element: ElementKey): [Grade, number][] {
+    const grades = this.books.balances.grades(account, element);
+    const asked = this.intent.on.length === 0 ? this.intent.condition : null;
+    const wanted = asked ? grades.filter(([g]) => conditionOf(g) === asked) : grades;
+    if (this.intent.kind === 'refresh') return wanted.toReversed();
+    return wanted.toSorted(([a, m], [b, n]) => n - m || byGrade(a, b));
+  }
+
+  private destination(): AccountKey | undefined {
+    const { kind, toZone, destination } = this.intent;
+    if (kind === 'move') return toZone && toZone !== this.zone ? modelAccount(toZone) : undefined;
+    if (kind === 'missing') return goneAccount('missing');
+    if (destination === 'bin') return goneAccount('binned');
+    const tray = this.context.trays[0];
+    if (destination === 'stores') return tray && storesAccount(tray);
+    return sparesAccount(this.books.context.build);
+  }
+
+  /** Pieces join the model from the named source, or from spares, then stores, and the rest is to buy. */
+  private putOn({ element, qty }: Pieces): DraftProblem | undefined {
+    const { source } = this.intent;
+    const to = modelAccount(this.zone);
+    let left = qty;
+    for (const from of this.sourceAccounts()) {
+      for (const [g, there] of this.books.balances.grades(from, element)) {
+        if (!this.goodEnough(g, element)) continue;
+        const n = Math.min(left, this.free(from, element, g), there);
+        if (n > 0) this.move({ element, grade: g, qty: n, from, to }, this.context.priceOf(element, g));
+        left -= n > 0 ? n : 0;
+      }
+    }
+    if (left === 0) return undefined;
+    if (source === null || source === 'outside') return this.buy(element, left, to);
+    if (this.intent.planned) return this.overdraw(element, left, to);
+    return this.shortage('not at hand', element, qty, qty - left);
+  }
+
+  private buy(element: ElementKey, qty: number, to: AccountKey): undefined {
+    const g = grade(this.intent.condition ?? 'new');
+    this.move(
+      { element, grade: g, qty, from: OUTSIDE, to },
+      this.intent.price ?? this.context.priceOf(element, g),
+    );
+    return undefined;
+  }
+
+  /** A plan may call for more than a place has: that is what the need list is made of. */
+  private overdraw(element: ElementKey, qty: number, to: AccountKey): DraftProblem | undefined {
+    const from = this.sourceAccounts()[0];
+    if (!from) return this.shortage('not at hand', element, qty, 0);
+    const g = grade(this.intent.condition ?? 'used');
+    this.move({ element, grade: g, qty, from, to }, this.context.priceOf(element, g));
+    return undefined;
+  }
+
+  private sourceAccounts(): AccountKey[] {
+    const spares = sparesAccount(this.books.context.build);
+    const stores = this.context.trays.map(storesAccount);
+    switch (this.intent.source) {
+      case null:
+        return this.intent.price === null ? [spares, ...stores] : [];
+      case 'spares':
+        return [spares];
+      case 'stores':
+        return stores;
+      case 'donor':
+        return this.context.donors.map(donorAccount);
+      case 'order':
+        return this.context.orders.map(orderAccount);
+      case 'outside':
+        return [];
+    }
+  }
+
+  /** A refresh takes only what is better than the worst piece it replaces; the rest take what was asked for. */
+  private goodEnough(g: Grade, element: ElementKey): boolean {
+    if (this.intent.condition && conditionOf(g) !== this.intent.condition) return false;
+    if (this.intent.kind !== 'refresh') return true;
+    const off = this.made.filter((m) => m.element === element && placeOf(m.from) === 'model');
+    return off.every((m) => gradeRank(g) < gradeRank(m.grade));
+  }
+
+  private shortage(
+    reason: 'not on the model' | 'not at hand',
+    element: ElementKey,
+    wanted: number,
+    there: number,
+  ): DraftProblem {
+    const elsewhere = whereabouts(this.books, element);
+    return { reason, element, wanted, there, elsewhere, source: this.intent.source };
+  }
+}
+
+/** Real places where an element is, most pieces first. */
+export function whereabouts(books: Books, element: ElementKey): Whereabouts[] {
+  return books.balances
+    .accountKeys()
+    .filter((a) => !['shipped', 'outside', 'gone'].includes(placeOf(a)))
+    .map((account) => ({ account, qty: books.balances.at(account, element) }))
+    .filter((w) => w.qty > 0)
+    .sort((a, b) => b.qty - a.qty);
+}
+
+/** What an entry is called by besides its intent. */
+export interface EntryStamp {
+  readonly id: EntryId;
+  readonly no: number;
+  readonly position: number;
+  readonly loggedAt: string;
+  readonly modification: Modification;
+}
+
+/** Turns an intent into an entry of a modification, or says why it cannot be one. */
+export function draftEntry(
+  intent: Intent,
+  stamp: EntryStamp,
+  context: DraftContext,
+): Result<Entry, DraftProblem> {
+  const zone = intent.zone ?? stamp.modification.zone;
+  const movements = draftMovements(intent, zone, context);
+  if (!movements.ok) return movements;
+  const order = movements.value.find((m) => placeOf(m.from) === 'order');
+  return ok({
+    id: stamp.id,
+    build: stamp.modification.build,
+    modification: stamp.modification.id,
+    kind: intent.kind,
+    state: intent.planned ? 'planned' : 'done',
+    no: stamp.no,
+    position: stamp.position,
+    why: intent.why,
+    note: intent.note,
+    hidden: intent.hidden,
+    standsFor: intent.standsFor,
+    whatIf: intent.planned ? context.whatIf : null,
+    assembly: intent.assembly,
+    order: order ? asId<OrderId>(accountOwner(order.from)) : null,
+    line: null,
+    loggedAt: stamp.loggedAt,
+    movements: movements.value,
+  });
+}

@@ -1,0 +1,96 @@
+import type { Place } from './accounts';
+
+export const WHYS = ['slip', 'faded', 'gap', 'weak', 'missing', 'style', 'fit'] as const;
+export type Why = (typeof WHYS)[number];
+
+/** Kinds that a person logs on a build, each with its own mark. */
+export const LOGGED_KINDS = [
+  'remove',
+  'add',
+  'recolour',
+  'swap',
+  'refresh',
+  'move',
+  'stand-in',
+  'replacement',
+  'missing',
+  'made-good',
+] as const;
+export type LoggedKind = (typeof LOGGED_KINDS)[number];
+
+/** Kinds that bring pieces to the bench or put them away. */
+export const STOCK_KINDS = ['unpack', 'stock', 'order', 'transfer'] as const;
+export type EntryKind = LoggedKind | (typeof STOCK_KINDS)[number];
+
+export const ENTRY_KIND_NAMES: readonly EntryKind[] = [...LOGGED_KINDS, ...STOCK_KINDS];
+
+/** Which figures a piece leaving or joining the model counts in; undefined = in none. */
+export interface KindRule {
+  readonly label: string;
+  /** Places a movement of this kind may go from and to. */
+  readonly routes: readonly (readonly [from: Place, to: Place])[];
+  readonly leaves?: 'out' | 'missing';
+  readonly joins?: 'in' | 'recoloured' | 'refreshed' | 'replaced' | 'madeGood' | 'shipped';
+  /** True when as many pieces must join as leave. */
+  readonly even: boolean;
+}
+
+const OFF: KindRule['routes'] = [
+  ['model', 'spares'],
+  ['model', 'stores'],
+  ['model', 'gone'],
+];
+const ON: KindRule['routes'] = [
+  ['spares', 'model'],
+  ['stores', 'model'],
+  ['donor', 'model'],
+  ['order', 'model'],
+  ['outside', 'model'],
+];
+
+/** The rule of each kind of entry: what it may move and what it counts as. Change a rule here and nowhere else. */
+export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
+  remove: { label: 'removed', routes: OFF, leaves: 'out', even: false },
+  add: { label: 'added', routes: ON, joins: 'in', even: false },
+  recolour: { label: 'recoloured', routes: [...OFF, ...ON], joins: 'recoloured', even: true },
+  swap: { label: 'swapped', routes: [...OFF, ...ON], leaves: 'out', joins: 'in', even: false },
+  refresh: { label: 'refreshed', routes: [...OFF, ...ON], joins: 'refreshed', even: true },
+  move: { label: 'moved', routes: [['model', 'model']], even: false },
+  'stand-in': { label: 'standing in', routes: ON, joins: 'in', even: false },
+  replacement: { label: 'stand-in replaced', routes: [...OFF, ...ON], joins: 'replaced', even: true },
+  missing: { label: 'missing', routes: [['model', 'gone']], leaves: 'missing', even: false },
+  'made-good': { label: 'made good', routes: ON, joins: 'madeGood', even: false },
+  unpack: {
+    label: 'unpacked',
+    routes: [
+      ['shipped', 'model'],
+      ['shipped', 'spares'],
+      ['shipped', 'donor'],
+    ],
+    joins: 'shipped',
+    even: false,
+  },
+  stock: { label: 'put in stores', routes: [['outside', 'stores']], even: false },
+  order: { label: 'ordered', routes: [['outside', 'order']], even: false },
+  transfer: {
+    label: 'put away',
+    routes: [
+      ['spares', 'stores'],
+      ['stores', 'spares'],
+      ['stores', 'stores'],
+      ['order', 'stores'],
+      ['order', 'spares'],
+      ['donor', 'stores'],
+      ['donor', 'spares'],
+      ['spares', 'gone'],
+      ['stores', 'gone'],
+      ['order', 'gone'],
+      ['donor', 'gone'],
+    ],
+    even: false,
+  },
+};
+
+/** True when a movement of this kind may go from the one kind of place to the other. */
+export const routeAllowed = (kind: EntryKind, from: Place, to: Place): boolean =>
+  ENTRY_KINDS[kind].routes.some(([f, t]) => f === from && t === to);

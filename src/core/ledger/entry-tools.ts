@@ -1,0 +1,133 @@
+import type { EntryId, ZoneId } from '../shared/ids';
+import { assert } from '../shared/assert';
+import { placeOf, zoneOf } from './accounts';
+import { LOGGED_KINDS, type LoggedKind } from './entry-kinds';
+import { conditionOf } from './grades';
+import type { Intent, Pieces, SourceChoice } from './intent';
+import { BLANK_INTENT } from './intent';
+import type { Entry, Movement } from './records';
+
+const leaves = (m: Movement): boolean => placeOf(m.from) === 'model';
+const joins = (m: Movement): boolean => placeOf(m.to) === 'model';
+const count = (ms: readonly Movement[]): number => ms.reduce((s, m) => s + m.qty, 0);
+
+/** Pieces by element, in the order they were first named. */
+export function piecesOf(movements: readonly Movement[]): Pieces[] {
+  const sums = new Map<Movement['element'], number>();
+  for (const m of movements) sums.set(m.element, (sums.get(m.element) ?? 0) + m.qty);
+  return [...sums].map(([element, qty]) => ({ element, qty }));
+}
+
+export const offPieces = (entry: Entry): Pieces[] => piecesOf(entry.movements.filter(leaves));
+export const onPieces = (entry: Entry): Pieces[] =>
+  entry.kind === 'move' ? [] : piecesOf(entry.movements.filter(joins));
+
+const isLogged = (kind: Entry['kind']): kind is LoggedKind =>
+  (LOGGED_KINDS as readonly string[]).includes(kind);
+
+/** What a person would have said to get this entry; undefined for stock entries, which nobody types. */
+export function intentOf(entry: Entry): Intent | undefined {
+  if (!isLogged(entry.kind)) return undefined;
+  const off = entry.movements.filter(leaves);
+  const on = entry.kind === 'move' ? [] : entry.movements.filter(joins);
+  const to = off[0] && placeOf(off[0].to);
+  const sources = new Set(on.map((m) => placeOf(m.from)));
+  const conditions = new Set((on.length > 0 ? on : []).map((m) => conditionOf(m.grade)));
+  const source = sources.size === 1 ? ([...sources][0] as SourceChoice) : null;
+  const bought = on.find((m) => placeOf(m.from) === 'outside');
+  const onlyCondition = conditions.size === 1 ? [...conditions][0] : undefined;
+  return {
+    ...BLANK_INTENT,
+    kind: entry.kind,
+    off: piecesOf(off),
+    on: piecesOf(on),
+    zone: zoneIn(entry),
+    toZone: entry.kind === 'move' ? (zoneOf(off[0]?.to ?? ('outside' as never)) ?? null) : null,
+    source,
+    destination: to === 'stores' ? 'stores' : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
+    condition: source === 'outside' && onlyCondition !== 'new' ? (onlyCondition ?? null) : null,
+    price: source === 'outside' ? (bought?.worth ?? null) : null,
+    why: entry.why,
+    note: entry.note,
+    hidden: entry.hidden,
+    planned: entry.state === 'planned',
+    standsFor: entry.standsFor,
+    assembly: entry.assembly,
+  };
+}
+
+/** The zone an entry works in: where pieces join, or else where they leave. */
+export function zoneIn(entry: Entry): ZoneId | null {
+  const on = entry.kind === 'move' ? undefined : entry.movements.find(joins);
+  const off = entry.movements.find(leaves);
+  return (on ? zoneOf(on.to) : off ? zoneOf(off.from) : undefined) ?? null;
+}
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+/** How many equal steps an entry can be done in: its pieces, or for a swap of 4 against 2, two. */
+export function stepsOf(entry: Entry): number {
+  if (entry.assembly) return 1;
+  const off = count(entry.movements.filter(leaves));
+  const on = entry.kind === 'move' ? 0 : count(entry.movements.filter(joins));
+  return off && on ? gcd(off, on) : off || on;
+}
+
+/** Pieces that make an entry's size when it is told as "31 of 46 placed". */
+export const sizeOf = (entry: Entry): number =>
+  entry.kind === 'move' || !entry.movements.some(joins)
+    ? count(entry.movements.filter(leaves))
+    : count(entry.movements.filter(joins));
+
+/**
+ * Splits an entry after `steps` of its `stepsOf`: the first keeps the id, the second gets `restId`; both together move
+ * exactly what the whole did. Asserts 0 < steps < stepsOf(entry).
+ */
+export function splitEntry(entry: Entry, steps: number, restId: EntryId): [Entry, Entry] {
+  const all = stepsOf(entry);
+  assert(Number.isInteger(steps) && steps > 0 && steps < all, 'an entry is split inside', { steps, all });
+  const sides = [entry.movements.filter(leaves), entry.movements.filter((m) => !leaves(m))];
+  const cuts = sides.map((side) => cutMovements(side, (count(side) / all) * steps));
+  const line = entry.line ?? entry.id;
+  return [
+    { ...entry, line, movements: cuts.flatMap(([first]) => first) },
+    { ...entry, id: restId, line, movements: cuts.flatMap(([, rest]) => rest) },
+  ];
+}
+
+/** The first `pieces` pieces of a run of movements, and the rest. */
+function cutMovements(movements: readonly Movement[], pieces: number): [Movement[], Movement[]] {
+  const first: Movement[] = [];
+  const rest: Movement[] = [];
+  let left = pieces;
+  for (const m of movements) {
+    const n = Math.min(left, m.qty);
+    if (n > 0) first.push({ ...m, qty: n });
+    if (m.qty > n) rest.push({ ...m, qty: m.qty - n });
+    left -= n;
+  }
+  return [first, rest];
+}
+
+/** Stand-ins still waiting for the right part. */
+export interface OpenStandIn {
+  readonly element: Movement['element'];
+  readonly standsFor: Movement['element'];
+  readonly qty: number;
+}
+
+/** Stand-ins placed less those replaced, over some entries, by element and by what they stand for. */
+export function openStandIns(entries: Iterable<Entry>): OpenStandIn[] {
+  const open = new Map<string, OpenStandIn>();
+  const note = (element: Movement['element'], standsFor: Movement['element'], qty: number) => {
+    const key = `${element}>${standsFor}`;
+    open.set(key, { element, standsFor, qty: (open.get(key)?.qty ?? 0) + qty });
+  };
+  for (const entry of entries) {
+    if (entry.kind === 'stand-in' && entry.standsFor)
+      for (const p of onPieces(entry)) note(p.element, entry.standsFor, p.qty);
+    if (entry.kind === 'replacement' && entry.standsFor)
+      for (const p of offPieces(entry)) note(p.element, entry.standsFor, -p.qty);
+  }
+  return [...open.values()].filter((s) => s.qty > 0);
+}

@@ -1,0 +1,34 @@
+/** A piece's condition. A measured batch of faded or yellowed pieces is named after a colon: "faded:B3". */
+export type Grade = string & { readonly __kind: 'grade' };
+
+export const CONDITIONS = ['new', 'used', 'faded', 'yellowed', 'crazed', 'cracked'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** Smaller is better. Faded and yellowed are alike; a crazed sticker is worse, a cracked part worst. */
+const RANK: Readonly<Record<Condition, number>> = {
+  new: 0,
+  used: 1,
+  faded: 2,
+  yellowed: 2,
+  crazed: 3,
+  cracked: 4,
+};
+
+export const grade = (condition: Condition, batch = ''): Grade =>
+  (batch ? `${condition}:${batch}` : condition) as Grade;
+
+export const conditionOf = (g: Grade): Condition => {
+  const name = g.split(':')[0] as Condition;
+  return CONDITIONS.includes(name) ? name : 'used';
+};
+
+export const isGrade = (text: string): text is Grade =>
+  /^[a-z]+(:[\w -]{1,40})?$/.test(text) &&
+  (CONDITIONS as readonly string[]).includes(text.split(':')[0] ?? '');
+
+/** 0 for new up to 4 for cracked. */
+export const gradeRank = (g: Grade): number => RANK[conditionOf(g)];
+
+/** Best first. */
+export const byGrade = (a: Grade, b: Grade): number =>
+  gradeRank(a) - gradeRank(b) || (a < b ? -1 : a > b ? 1 : 0);

@@ -1,0 +1,50 @@
+export * from './accounts';
+export * from './grades';
+export { WHYS, LOGGED_KINDS, ENTRY_KINDS, ENTRY_KIND_NAMES } from './entry-kinds';
+export type { EntryKind, LoggedKind, Why } from './entry-kinds';
+export * from './records';
+export { STORES_SCOPE } from './action';
+export type { Action } from './action';
+export {
+  added,
+  applyDiff,
+  changed,
+  conflictWith,
+  diffOf,
+  EMPTY_DIFF,
+  emptyRecordSet,
+  invertDiff,
+  isEmptyDiff,
+  joinDiffs,
+  removed,
+  sameRecord,
+} from './diff';
+export type { Change, Conflict, Diff, RecordSet } from './diff';
+export { Balances } from './balances';
+export type { BalanceRow } from './balances';
+export { inView } from './views';
+export type { View } from './views';
+export { FIGURES, MONEY_FIGURES, figuresOf } from './figures';
+export type { Figure, Figures } from './figures';
+export { sharedCosts } from './shared-costs';
+export { Books } from './books';
+export type { BooksContext, Scope } from './books';
+export { costsOf, entriesBehind, needList, priceLookup, takeTally, worthOf } from './tally';
+export type { Behind, Need, PriceOf, Tally } from './tally';
+export { entryFault, overdrafts } from './laws';
+export type { EntryFault, Overdraft } from './laws';
+export { BLANK_INTENT, DESTINATIONS, SOURCES } from './intent';
+export type { DestinationChoice, Intent, Pieces, SourceChoice } from './intent';
+export { draftEntry, draftMovements, whereabouts } from './draft';
+export type { DraftContext, DraftProblem, EntryStamp, Whereabouts } from './draft';
+export {
+  intentOf,
+  offPieces,
+  onPieces,
+  openStandIns,
+  sizeOf,
+  splitEntry,
+  stepsOf,
+  zoneIn,
+} from './entry-tools';
+export type { OpenStandIn } from './entry-tools';

@@ -1,0 +1,62 @@
+import type { ElementKey } from '../parts';
+import type { AssemblyId, ZoneId } from '../shared/ids';
+import type { Minor } from '../shared/money';
+import type { LoggedKind, Why } from './entry-kinds';
+import type { Condition } from './grades';
+
+export const SOURCES = ['spares', 'stores', 'donor', 'order', 'outside'] as const;
+export type SourceChoice = (typeof SOURCES)[number];
+export const DESTINATIONS = ['spares', 'stores', 'bin'] as const;
+export type DestinationChoice = (typeof DESTINATIONS)[number];
+
+export interface Pieces {
+  readonly element: ElementKey;
+  readonly qty: number;
+}
+
+/**
+ * What a person wants logged, before it is known where the pieces come from. The call line reads it, pointing makes
+ * it, and `draftEntry` turns it into movements.
+ */
+export interface Intent {
+  readonly kind: LoggedKind;
+  /** Pieces leaving the model, or moved. */
+  readonly off: readonly Pieces[];
+  /** Pieces joining the model. */
+  readonly on: readonly Pieces[];
+  /** Null = the modification's own zone. */
+  readonly zone: ZoneId | null;
+  readonly toZone: ZoneId | null;
+  /** Null = spares, then stores, then to buy. */
+  readonly source: SourceChoice | null;
+  /** Null = spares. */
+  readonly destination: DestinationChoice | null;
+  /** Condition of the pieces joining; null = the best at hand. */
+  readonly condition: Condition | null;
+  readonly price: Minor | null;
+  readonly why: Why | null;
+  readonly note: string;
+  readonly hidden: boolean;
+  readonly planned: boolean;
+  /** For a stand-in or its replacement: the element that belongs there. */
+  readonly standsFor: ElementKey | null;
+  readonly assembly: AssemblyId | null;
+}
+
+export const BLANK_INTENT: Intent = {
+  kind: 'add',
+  off: [],
+  on: [],
+  zone: null,
+  toZone: null,
+  source: null,
+  destination: null,
+  condition: null,
+  price: null,
+  why: null,
+  note: '',
+  hidden: false,
+  planned: false,
+  standsFor: null,
+  assembly: null,
+};

@@ -1,0 +1,106 @@
+import type { ElementKey } from '../parts';
+import type { Minor } from '../shared/money';
+import { sparesAccount, type AccountKey, placeOf } from './accounts';
+import type { Books, Scope } from './books';
+import type { Figure, Figures } from './figures';
+import type { Grade } from './grades';
+import type { Entry, Price } from './records';
+
+/** What a piece is worth in a condition: minor units, or null when the price book does not say. */
+export type PriceOf = (element: ElementKey, grade: Grade) => Minor | null;
+
+/**
+ * Looks prices up in the price book: the new price for new pieces, the used one for all others, and whichever there
+ * is when only one is known.
+ */
+export function priceLookup(prices: Iterable<Price>): PriceOf {
+  const book = new Map<ElementKey, Price>();
+  for (const p of prices) book.set(p.element, p);
+  return (element, grade) => {
+    const price = book.get(element);
+    if (!price) return null;
+    return grade === 'new' ? (price.newPrice ?? price.usedPrice) : (price.usedPrice ?? price.newPrice);
+  };
+}
+
+/** What a build, zone, phase or modification comes to. Pieces and minor units. */
+export interface Tally {
+  readonly figures: Figures;
+  /** Worth of the spares still at hand, at the price book; for a build only, 0 elsewhere. */
+  readonly sparesWorth: Minor;
+  /** Spares that the price book has no price for. */
+  readonly sparesUnpriced: number;
+}
+
+/** The tally of a scope, in the books' view. */
+export function takeTally(books: Books, scope: Scope, priceOf: PriceOf): Tally {
+  const figures = books.figures(scope);
+  if (scope.of !== 'build') return { figures, sparesWorth: 0, sparesUnpriced: 0 };
+  const { worth, unpriced } = worthOf(books, sparesAccount(books.context.build), priceOf);
+  return { figures, sparesWorth: worth, sparesUnpriced: unpriced };
+}
+
+/** Worth of all that is at an account, and how many pieces have no known price. */
+export function worthOf(
+  books: Books,
+  account: AccountKey,
+  priceOf: PriceOf,
+): { worth: Minor; unpriced: number } {
+  let worth = 0;
+  let unpriced = 0;
+  for (const row of books.balances.rows((a) => a === account)) {
+    const price = priceOf(row.element, row.grade);
+    if (price === null) unpriced += row.qty;
+    else worth += price * row.qty;
+  }
+  return { worth, unpriced };
+}
+
+/** Money out of pocket in full, worth of what went in, and the same less what came back to hand. */
+export function costsOf(figures: Figures): { outOfPocket: Minor; worth: Minor; worthLessBack: Minor } {
+  return {
+    outOfPocket: figures.outOfPocket,
+    worth: figures.worthIn,
+    worthLessBack: figures.worthIn - figures.worthBack,
+  };
+}
+
+/** An entry and how much of a figure comes from it. */
+export interface Behind {
+  readonly entry: Entry;
+  readonly amount: number;
+}
+
+/** The entries a figure was made from: their amounts add up to it exactly. */
+export function entriesBehind(books: Books, scope: Scope, figure: Figure): Behind[] {
+  return books
+    .entriesOf(scope)
+    .map((entry) => ({ entry, amount: books.partOf(entry, scope)[figure] }))
+    .filter((b) => b.amount !== 0);
+}
+
+/** One element that plans call for and that is not at hand. */
+export interface Need {
+  readonly element: ElementKey;
+  readonly grade: Grade;
+  readonly qty: number;
+  /** Where a plan would overdraw, or "outside" for pieces planned to be bought. */
+  readonly from: AccountKey;
+}
+
+/** What planned entries would overdraw from real places, and what they plan to buy. Takes the books as planned. */
+export function needList(books: Books): Need[] {
+  const need = new Map<string, Need>();
+  const call = (n: Need) => {
+    const key = `${n.from}|${n.grade}|${n.element}`;
+    need.set(key, { ...n, qty: n.qty + (need.get(key)?.qty ?? 0) });
+  };
+  for (const row of books.balances.rows((a) => !['shipped', 'outside', 'gone'].includes(placeOf(a))))
+    if (row.qty < 0) call({ element: row.element, grade: row.grade, qty: -row.qty, from: row.account });
+  for (const entry of books.entries)
+    if (entry.state === 'planned')
+      for (const m of entry.movements)
+        if (placeOf(m.from) === 'outside' && placeOf(m.to) === 'model')
+          call({ element: m.element, grade: m.grade, qty: m.qty, from: m.from });
+  return [...need.values()];
+}

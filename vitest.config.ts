@@ -1,0 +1,12 @@
+import { defineConfig } from 'vitest/config';
+import path from 'node:path';
+
+export default defineConfig({
+  resolve: {
+    alias: {
+      '@': path.join(import.meta.dirname, 'src'),
+      'server-only': path.join(import.meta.dirname, 'src/data/testing/server-only.ts'),
+    },
+  },
+  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 60_000 },
+});
