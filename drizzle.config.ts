@@ -1,3 +1,8 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'sqlite', schema: './src/data/schema.ts', out: './drizzle' });
+export default defineConfig({
+  dialect: 'sqlite',
+  schema: './src/data/schema.ts',
+  out: './drizzle',
+  casing: 'snake_case',
+});

@@ -4,7 +4,15 @@ import { elementKey, splitElementKey, type ElementKey } from '../parts';
 import { asId, type AssemblyId } from '../shared/ids';
 import { between, pick, seededRandom } from '../shared/random';
 import { BUILD, el, ELEMENTS, entry, palette, randomIntent, ZONES } from '../testing/world';
-import { completeAt, Lexicon, printElement, printIntent, printLine, understandLine, type CallContext } from './index';
+import {
+  completeAt,
+  Lexicon,
+  printElement,
+  printIntent,
+  printLine,
+  understandLine,
+  type CallContext,
+} from './index';
 
 const EXTRA = [
   el('plate 1x2', 'ash'),
@@ -24,11 +32,30 @@ const TABLE: Assembly = {
   ],
 };
 const known = [...ELEMENTS, ...EXTRA];
-const onModel = new Set<ElementKey>([el('plate 2x3', 'chalk'), el('brick 1x2', 'ash'), el('brick 1x2', 'slate'), el('arch 1x4', 'ash')]);
+const onModel = new Set<ElementKey>([
+  el('plate 2x3', 'chalk'),
+  el('brick 1x2', 'ash'),
+  el('brick 1x2', 'slate'),
+  el('arch 1x4', 'ash'),
+]);
 const standIns = openStandIns([
-  entry('s', 'stand-in', [{ element: el('brick 1x2', 'amber'), grade: 'new' as never, qty: 8, from: 'outside' as never, to: 'model:z0' as never, worth: 1 }], {
-    standsFor: el('brick 1x2', 'lagoon'),
-  }),
+  entry(
+    's',
+    'stand-in',
+    [
+      {
+        element: el('brick 1x2', 'amber'),
+        grade: 'new' as never,
+        qty: 8,
+        from: 'outside' as never,
+        to: 'model:z0' as never,
+        worth: 1,
+      },
+    ],
+    {
+      standsFor: el('brick 1x2', 'lagoon'),
+    },
+  ),
 ]);
 const context: CallContext = {
   lexicon: new Lexicon(known, palette),
@@ -41,7 +68,8 @@ const context: CallContext = {
 const say = (line: string) => understandLine(line, context);
 const intents = (line: string): Intent[] =>
   say(line).clauses.map((c) => {
-    if (c.status !== 'intent') throw new Error(`${line}: ${JSON.stringify(c)} ${JSON.stringify(say(line).problems)}`);
+    if (c.status !== 'intent')
+      throw new Error(`${line}: ${JSON.stringify(c)} ${JSON.stringify(say(line).problems)}`);
     return c.intent;
   });
 const one = (line: string): Intent => intents(line)[0]!;
@@ -50,12 +78,32 @@ describe('the forms of the call line', () => {
   it.each<[string, Partial<Intent>]>([
     ['-2 plate 2x3 chalk', { kind: 'remove', off: [{ element: el('plate 2x3', 'chalk'), qty: 2 }] }],
     ['+4 window 1x2x2 chalk', { kind: 'add', on: [{ element: el('window 1x2x2', 'chalk'), qty: 4 }] }],
-    ['~6 arch 1x4 ash > bark', { kind: 'recolour', off: [{ element: el('arch 1x4', 'ash'), qty: 6 }], on: [{ element: el('arch 1x4', 'bark'), qty: 6 }] }],
-    ['%9 brick 1x2 ash', { kind: 'refresh', off: [{ element: el('brick 1x2', 'ash'), qty: 9 }], on: [{ element: el('brick 1x2', 'ash'), qty: 9 }] }],
+    [
+      '~6 arch 1x4 ash > bark',
+      {
+        kind: 'recolour',
+        off: [{ element: el('arch 1x4', 'ash'), qty: 6 }],
+        on: [{ element: el('arch 1x4', 'bark'), qty: 6 }],
+      },
+    ],
+    [
+      '%9 brick 1x2 ash',
+      {
+        kind: 'refresh',
+        off: [{ element: el('brick 1x2', 'ash'), qty: 9 }],
+        on: [{ element: el('brick 1x2', 'ash'), qty: 9 }],
+      },
+    ],
     ['>3 arch 1x4 ash : porch to lamp room', { kind: 'move', zone: ZONES[1]!.id, toZone: ZONES[2]!.id }],
-    ['-2 plate 1x2 ash / +1 plate 1x4 ash', { kind: 'swap', on: [{ element: el('plate 1x4', 'ash'), qty: 1 }] }],
+    [
+      '-2 plate 1x2 ash / +1 plate 1x4 ash',
+      { kind: 'swap', on: [{ element: el('plate 1x4', 'ash'), qty: 1 }] },
+    ],
     ['?8 brick 1x2 amber for lagoon', { kind: 'stand-in', standsFor: el('brick 1x2', 'lagoon') }],
-    ['^8 brick 1x2 amber > lagoon', { kind: 'replacement', on: [{ element: el('brick 1x2', 'lagoon'), qty: 8 }] }],
+    [
+      '^8 brick 1x2 amber > lagoon',
+      { kind: 'replacement', on: [{ element: el('brick 1x2', 'lagoon'), qty: 8 }] },
+    ],
     ['^8 brick 1x2 amber', { kind: 'replacement', standsFor: el('brick 1x2', 'lagoon') }],
     ['!1 plate 2x3 chalk', { kind: 'missing' }],
     ['*1 plate 2x3 chalk', { kind: 'made-good' }],
@@ -69,7 +117,15 @@ describe('the forms of the call line', () => {
     ['+2 brick 2x8 brick red', { on: [{ element: el('brick 2x8', 'brick-red'), qty: 2 }] }],
     [
       '+2 brick 1x2 ash @lamp room #fit from stores plan hidden at 0.12 "a note"',
-      { zone: ZONES[2]!.id, why: 'fit', source: 'stores', planned: true, hidden: true, price: 12, note: 'a note' },
+      {
+        zone: ZONES[2]!.id,
+        why: 'fit',
+        source: 'stores',
+        planned: true,
+        hidden: true,
+        price: 12,
+        note: 'a note',
+      },
     ],
     ['-2 plate 2x3 chalk to bin used', { destination: 'bin', condition: 'used' }],
   ])('%s', (line, expected) => expect(one(line)).toMatchObject(expected));
@@ -92,7 +148,10 @@ describe('the forms of the call line', () => {
 describe('what the call line says when it does not understand', () => {
   it('offers the choices of an ambiguous word', () => {
     const clause = say('-2 brick 1x2').clauses[0]!;
-    expect(clause).toMatchObject({ status: 'ambiguous', choices: [el('brick 1x2', 'ash'), el('brick 1x2', 'slate')] });
+    expect(clause).toMatchObject({
+      status: 'ambiguous',
+      choices: [el('brick 1x2', 'ash'), el('brick 1x2', 'slate')],
+    });
     expect(say('+1 brick 1x2 clear-s').clauses[0]).toMatchObject({ status: 'ambiguous' });
   });
 
@@ -120,10 +179,37 @@ describe('what the call line says when it does not understand', () => {
 
   it('never throws, whatever is typed, and points inside the line', () => {
     const random = seededRandom(5);
-    const bits = ['-', '+2', '~', '>', '/', ',', ';', ':', '@', '#', '"', "'", '(', '[', ']', 'plate', '2x3', 'to', 'for', 'at', '🧱', '\\', ' '];
+    const bits = [
+      '-',
+      '+2',
+      '~',
+      '>',
+      '/',
+      ',',
+      ';',
+      ':',
+      '@',
+      '#',
+      '"',
+      "'",
+      '(',
+      '[',
+      ']',
+      'plate',
+      '2x3',
+      'to',
+      'for',
+      'at',
+      '🧱',
+      '\\',
+      ' ',
+    ];
     for (let n = 0; n < 3000; n++) {
-      const line = Array.from({ length: between(random, 0, 12) }, () => pick(random, bits)).join(random() < 0.5 ? ' ' : '');
-      for (const p of say(line).problems) expect(p.start >= 0 && p.end <= line.length && p.start <= p.end).toBe(true);
+      const line = Array.from({ length: between(random, 0, 12) }, () => pick(random, bits)).join(
+        random() < 0.5 ? ' ' : '',
+      );
+      for (const p of say(line).problems)
+        expect(p.start >= 0 && p.end <= line.length && p.start <= p.end).toBe(true);
       completeAt(line, between(random, 0, line.length), context);
     }
   });
@@ -153,11 +239,24 @@ describe('printing back', () => {
   });
 
   it('prints assemblies and zones with any name', () => {
-    const zones = [...ZONES, { ...ZONES[1]!, id: asId<typeof ZONES[0]['id']>('zx'), name: 'to "the" \\ moon, #2 ‮🧱' }];
+    const zones = [
+      ...ZONES,
+      { ...ZONES[1]!, id: asId<(typeof ZONES)[0]['id']>('zx'), name: 'to "the" \\ moon, #2 ‮🧱' },
+    ];
     const odd: Assembly = { ...TABLE, id: asId<AssemblyId>('a2'), name: 'a] b\\' };
     const there = { ...context, zones, assemblies: [odd] };
-    const intent: Intent = { ...BLANK_INTENT, kind: 'move', off: odd.lots, zone: zones[4]!.id, toZone: ZONES[1]!.id, assembly: odd.id };
-    expect(understandLine(printIntent(intent, there), there).clauses[0]).toMatchObject({ status: 'intent', intent });
+    const intent: Intent = {
+      ...BLANK_INTENT,
+      kind: 'move',
+      off: odd.lots,
+      zone: zones[4]!.id,
+      toZone: ZONES[1]!.id,
+      assembly: odd.id,
+    };
+    expect(understandLine(printIntent(intent, there), there).clauses[0]).toMatchObject({
+      status: 'intent',
+      intent,
+    });
   });
 });
 

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { COLOUR_FAMILIES, deltaE00, FINISHES, labOfHex, matchColour, nearestColours, PALETTE, shadeHex } from './index';
+import {
+  COLOUR_FAMILIES,
+  deltaE00,
+  FINISHES,
+  labOfHex,
+  matchColour,
+  nearestColours,
+  PALETTE,
+  shadeHex,
+} from './index';
 
 describe('the palette', () => {
   it('has 48 colours or more, each under a name, code and hex of its own', () => {
@@ -30,7 +39,8 @@ describe('Lab under D65', () => {
     expect(red.b).toBeCloseTo(67.2, 1);
   });
 
-  it('refuses what is no colour', () => expect([labOfHex('red'), labOfHex('#12')]).toEqual([undefined, undefined]));
+  it('refuses what is no colour', () =>
+    expect([labOfHex('red'), labOfHex('#12')]).toEqual([undefined, undefined]));
 
   it('measures ΔE00 as published (first pairs of Sharma, Wu and Dalal 2005)', () => {
     const lab = (l: number, a: number, b: number) => ({ l, a, b, white: 'D65' as const });
@@ -48,7 +58,9 @@ describe('matching foreign colour names', () => {
     ['#a3a8aa', 'exact', 'ash'],
     ['a2a8ab', 'near', 'ash'],
     ['Sky, clear', 'loose', 'clear-sky'],
-  ])('%s is %s %s', (text, how, id) => expect(matchColour(text, PALETTE)).toMatchObject({ how, colour: { id } }));
+  ])('%s is %s %s', (text, how, id) =>
+    expect(matchColour(text, PALETTE)).toMatchObject({ how, colour: { id } }),
+  );
 
   it('offers what is alike when it cannot tell', () => {
     expect(matchColour('some grey', PALETTE)).toMatchObject({ how: 'unknown' });

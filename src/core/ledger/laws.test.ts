@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asId, type EntryId } from '../shared/ids';
+import { asId, type EntryId, type PhaseId } from '../shared/ids';
 import { between, pick, seededRandom } from '../shared/random';
 import { BUILT, CONTEXT, MODIFICATIONS, PLANNED, priceOf, randomLog, ZONES } from '../testing/world';
 import {
@@ -33,7 +33,7 @@ const LENGTH = 300;
 const scopes: Scope[] = [
   { of: 'build' },
   { of: 'phase', phase: null },
-  { of: 'phase', phase: asId('p1') },
+  { of: 'phase', phase: asId<PhaseId>('p1') },
   ...ZONES.map((z): Scope => ({ of: 'zone', zone: z.id })),
   ...MODIFICATIONS.map((m): Scope => ({ of: 'modification', modification: m.id })),
   { of: 'modification', modification: null },
@@ -110,7 +110,10 @@ describe.each(SEEDS)('laws of the ledger, log of seed %i', (seed) => {
       expect(t.released + t.extras - t.usedAgain - t.passedOn).toBe(t.sparesLeft);
       for (const z of ZONES) {
         const zone = books.figures({ of: 'zone', zone: z.id });
-        const there = [...books.nested(z.id)].reduce((s, id) => s + books.balances.total(`model:${id}` as never), 0);
+        const there = [...books.nested(z.id)].reduce(
+          (s, id) => s + books.balances.total(`model:${id}` as never),
+          0,
+        );
         expect(zone.onModel).toBe(there);
       }
     }
@@ -140,7 +143,11 @@ describe.each(SEEDS)('laws of the ledger, log of seed %i', (seed) => {
       }
     }
     const fresh = new Books(CONTEXT, kept, PLANNED);
-    const sorted = (b: Books) => b.balances.rows().map((r) => JSON.stringify(r)).sort();
+    const sorted = (b: Books) =>
+      b.balances
+        .rows()
+        .map((r) => JSON.stringify(r))
+        .sort();
     expect(sorted(running)).toEqual(sorted(fresh));
     for (const scope of scopes) expect(running.figures(scope)).toEqual(fresh.figures(scope));
   });
@@ -154,7 +161,8 @@ describe.each(SEEDS)('laws of the ledger, log of seed %i', (seed) => {
       const whole = new Books(CONTEXT, [{ ...e, state: 'done', whatIf: null }], PLANNED);
       const halves = new Books(CONTEXT, [first, rest], PLANNED);
       expect(halves.balances.rows().length).toBe(whole.balances.rows().length);
-      for (const r of whole.balances.rows()) expect(halves.balances.at(r.account, r.element, r.grade)).toBe(r.qty);
+      for (const r of whole.balances.rows())
+        expect(halves.balances.at(r.account, r.element, r.grade)).toBe(r.qty);
     }
   });
 });
@@ -178,5 +186,7 @@ function someChange(random: () => number, now: RecordSet): Diff {
   const held = [...now.entry.values()];
   if (held.length === 0 || random() < 0.5) return joinDiffs();
   const e = pick(random, held);
-  return random() < 0.5 ? removed('entry', e) : changed('entry', e, { note: `note ${Math.floor(random() * 1e6)}` });
+  return random() < 0.5
+    ? removed('entry', e)
+    : changed('entry', e, { note: `note ${Math.floor(random() * 1e6)}` });
 }

@@ -1,6 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { asId, type EntryId, type ModificationId, type WhatIfId } from '../shared/ids';
-import { BUILD, BUILT, CONTEXT, COPY, DONOR, draftContext, el, entry, MODIFICATIONS, ORDER, PLANNED, priceOf, ZONES } from '../testing/world';
+import {
+  BUILD,
+  BUILT,
+  CONTEXT,
+  COPY,
+  DONOR,
+  draftContext,
+  el,
+  entry,
+  MODIFICATIONS,
+  ORDER,
+  PLANNED,
+  priceOf,
+  ZONES,
+} from '../testing/world';
 import {
   BLANK_INTENT,
   Books,
@@ -28,7 +42,12 @@ const [root, porch] = [ZONES[0]!.id, ZONES[1]!.id];
 const m1 = MODIFICATIONS[0]!;
 const chalk = el('plate 2x3', 'chalk');
 const ash = el('plate 2x3', 'ash');
-const move = (qty: number, element = chalk, g = grade('used'), worth: number | null = 10) => ({ qty, element, grade: g, worth });
+const move = (qty: number, element = chalk, g = grade('used'), worth: number | null = 10) => ({
+  qty,
+  element,
+  grade: g,
+  worth,
+});
 const [shipped, model, spares] = [shippedAccount(COPY), modelAccount(root), sparesAccount(BUILD)];
 const tray = storesAccount(asId('t1'));
 
@@ -49,10 +68,14 @@ function logged(intent: Partial<Intent>, before: readonly Entry[], id = 'x'): En
   return drafted.value;
 }
 
-const figures = (entries: readonly Entry[], view = BUILT) => new Books(CONTEXT, entries, view).figures({ of: 'build' });
+const figures = (entries: readonly Entry[], view = BUILT) =>
+  new Books(CONTEXT, entries, view).figures({ of: 'build' });
 
 /** One case for each kind of entry: what it contributes beyond where its pieces go. */
-const KINDS: Record<string, { before?: readonly Entry[]; make: (before: readonly Entry[]) => Entry; expected: object }> = {
+const KINDS: Record<
+  string,
+  { before?: readonly Entry[]; make: (before: readonly Entry[]) => Entry; expected: object }
+> = {
   remove: {
     make: (b) => logged({ kind: 'remove', off: [{ element: chalk, qty: 2 }] }, b),
     expected: { out: 2, net: -2, released: 2, onModel: 18, sparesLeft: 3 },
@@ -62,15 +85,18 @@ const KINDS: Record<string, { before?: readonly Entry[]; make: (before: readonly
     expected: { in: 3, net: 3, usedAgain: 1, bought: 2, onModel: 23 },
   },
   recolour: {
-    make: (b) => logged({ kind: 'recolour', off: [{ element: chalk, qty: 6 }], on: [{ element: ash, qty: 6 }] }, b),
+    make: (b) =>
+      logged({ kind: 'recolour', off: [{ element: chalk, qty: 6 }], on: [{ element: ash, qty: 6 }] }, b),
     expected: { out: 0, in: 0, net: 0, recoloured: 6, onModel: 20, released: 6 },
   },
   swap: {
-    make: (b) => logged({ kind: 'swap', off: [{ element: chalk, qty: 2 }], on: [{ element: ash, qty: 1 }] }, b),
+    make: (b) =>
+      logged({ kind: 'swap', off: [{ element: chalk, qty: 2 }], on: [{ element: ash, qty: 1 }] }, b),
     expected: { out: 2, in: 1, net: -1, onModel: 19 },
   },
   refresh: {
-    make: (b) => logged({ kind: 'refresh', off: [{ element: chalk, qty: 4 }], on: [{ element: chalk, qty: 4 }] }, b),
+    make: (b) =>
+      logged({ kind: 'refresh', off: [{ element: chalk, qty: 4 }], on: [{ element: chalk, qty: 4 }] }, b),
     expected: { out: 0, in: 0, refreshed: 4, onModel: 20, bought: 4 },
   },
   move: {
@@ -82,9 +108,22 @@ const KINDS: Record<string, { before?: readonly Entry[]; make: (before: readonly
     expected: { in: 2, net: 2, standIns: 2, onModel: 22 },
   },
   replacement: {
-    before: [unpack, entry('s', 'stand-in', [{ ...move(2, ash), from: OUTSIDE, to: model }], { standsFor: el('plate 2x3', 'bark') })],
+    before: [
+      unpack,
+      entry('s', 'stand-in', [{ ...move(2, ash), from: OUTSIDE, to: model }], {
+        standsFor: el('plate 2x3', 'bark'),
+      }),
+    ],
     make: (b) =>
-      logged({ kind: 'replacement', off: [{ element: ash, qty: 2 }], on: [{ element: el('plate 2x3', 'bark'), qty: 2 }], standsFor: el('plate 2x3', 'bark') }, b),
+      logged(
+        {
+          kind: 'replacement',
+          off: [{ element: ash, qty: 2 }],
+          on: [{ element: el('plate 2x3', 'bark'), qty: 2 }],
+          standsFor: el('plate 2x3', 'bark'),
+        },
+        b,
+      ),
     expected: { in: 2, out: 0, net: 2, replaced: 2, onModel: 22 },
   },
   missing: {
@@ -96,13 +135,18 @@ const KINDS: Record<string, { before?: readonly Entry[]; make: (before: readonly
     make: (b) => logged({ kind: 'made-good', on: [{ element: chalk, qty: 2 }] }, b),
     expected: { missing: 3, madeGood: 2, in: 0, net: 0, onModel: 19 },
   },
-  unpack: { before: [], make: () => unpack, expected: { shipped: 20, extras: 1, onModel: 20, sparesLeft: 1 } },
+  unpack: {
+    before: [],
+    make: () => unpack,
+    expected: { shipped: 20, extras: 1, onModel: 20, sparesLeft: 1 },
+  },
   stock: {
     make: () => entry('k', 'stock', [{ ...move(50), from: OUTSIDE, to: tray }], { build: null }),
     expected: { outOfPocket: 0, onModel: 20 },
   },
   order: {
-    make: () => entry('o', 'order', [{ ...move(10), from: OUTSIDE, to: orderAccount(ORDER) }], { order: ORDER }),
+    make: () =>
+      entry('o', 'order', [{ ...move(10), from: OUTSIDE, to: orderAccount(ORDER) }], { order: ORDER }),
     expected: { outOfPocket: 100 + 345, sharedCost: 345, onModel: 20 },
   },
   transfer: {
@@ -119,7 +163,8 @@ describe('what each kind of entry counts as', () => {
     expect(figures([...before, made])).toMatchObject(expected);
   });
 
-  it('has a case for every kind', () => expect(Object.keys(KINDS).sort()).toEqual([...ENTRY_KIND_NAMES].sort()));
+  it('has a case for every kind', () =>
+    expect(Object.keys(KINDS).sort()).toEqual([...ENTRY_KIND_NAMES].sort()));
 });
 
 describe('cost, both schools', () => {
@@ -134,25 +179,38 @@ describe('cost, both schools', () => {
 
   it('uses the price that was said, and says how many pieces have none', () => {
     const odd = el('tile 2x2', 'gorse');
-    expect(figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }] }, [unpack])])).toMatchObject({ unpriced: 3 });
-    expect(figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }], price: 12 }, [unpack])])).toMatchObject({ outOfPocket: 36, unpriced: 0 });
+    expect(
+      figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }] }, [unpack])]),
+    ).toMatchObject({ unpriced: 3 });
+    expect(
+      figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }], price: 12 }, [unpack])]),
+    ).toMatchObject({ outOfPocket: 36, unpriced: 0 });
   });
 
   it('shares postage among modifications by largest remainder', () => {
     const orders = ['m1', 'm2', 'm3'].map((m) =>
-      entry(`o-${m}`, 'order', [{ ...move(1), from: OUTSIDE, to: orderAccount(ORDER) }], { order: ORDER, modification: asId<ModificationId>(m) }),
+      entry(`o-${m}`, 'order', [{ ...move(1), from: OUTSIDE, to: orderAccount(ORDER) }], {
+        order: ORDER,
+        modification: asId<ModificationId>(m),
+      }),
     );
     const books = new Books(CONTEXT, [unpack, ...orders], BUILT);
-    const costs = ['m1', 'm2', 'm3'].map((m) => books.figures({ of: 'modification', modification: asId(m) }).outOfPocket);
+    const costs = ['m1', 'm2', 'm3'].map(
+      (m) => books.figures({ of: 'modification', modification: asId<ModificationId>(m) }).outOfPocket,
+    );
     expect(costs).toEqual([125, 125, 125]);
     expect(books.figures({ of: 'build' }).outOfPocket).toBe(375);
   });
 
   it('shares a donor box by what was taken, and keeps the rest with the box', () => {
     const box = entry('d', 'unpack', [{ ...move(3), from: shippedAccount(DONOR), to: donorAccount(DONOR) }]);
-    const take = entry('a', 'add', [{ ...move(1), from: donorAccount(DONOR), to: model }], { modification: asId('m1') });
+    const take = entry('a', 'add', [{ ...move(1), from: donorAccount(DONOR), to: model }], {
+      modification: asId<ModificationId>('m1'),
+    });
     const books = new Books(CONTEXT, [unpack, box, take], BUILT);
-    expect(books.figures({ of: 'modification', modification: asId('m1') }).outOfPocket).toBe(666);
+    expect(books.figures({ of: 'modification', modification: asId<ModificationId>('m1') }).outOfPocket).toBe(
+      666,
+    );
     expect(books.figures({ of: 'modification', modification: null }).outOfPocket).toBe(1333);
     expect(books.figures({ of: 'build' }).outOfPocket).toBe(1999);
   });
@@ -165,7 +223,10 @@ describe('cost, both schools', () => {
 });
 
 describe('views', () => {
-  const planned = { ...logged({ kind: 'remove', off: [{ element: chalk, qty: 5 }], planned: true }, [unpack], 'p'), no: 2 };
+  const planned = {
+    ...logged({ kind: 'remove', off: [{ element: chalk, qty: 5 }], planned: true }, [unpack], 'p'),
+    no: 2,
+  };
   const done = { ...logged({ kind: 'remove', off: [{ element: chalk, qty: 1 }] }, [unpack], 'q'), no: 3 };
   const idea = { ...planned, id: asId<EntryId>('w'), whatIf: asId<WhatIfId>('w1'), no: 4 };
   const all = [unpack, planned, done, idea];
@@ -180,8 +241,14 @@ describe('views', () => {
 
 describe('drafting', () => {
   it('says how many there are and where when a part is not there', () => {
-    const drafted = log({ kind: 'remove', off: [{ element: ash, qty: 1 }] }, [unpack, entry('k', 'stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null })]);
-    expect(drafted).toMatchObject({ ok: false, reason: { reason: 'not on the model', wanted: 1, there: 0, elsewhere: [{ account: tray, qty: 4 }] } });
+    const drafted = log({ kind: 'remove', off: [{ element: ash, qty: 1 }] }, [
+      unpack,
+      entry('k', 'stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null }),
+    ]);
+    expect(drafted).toMatchObject({
+      ok: false,
+      reason: { reason: 'not on the model', wanted: 1, there: 0, elsewhere: [{ account: tray, qty: 4 }] },
+    });
   });
 
   it('refuses more than there are when done, and plans it as a need', () => {
@@ -191,33 +258,86 @@ describe('drafting', () => {
   });
 
   it('never takes the same piece twice in one entry', () => {
-    const intent: Partial<Intent> = { kind: 'remove', off: [{ element: chalk, qty: 15 }, { element: chalk, qty: 6 }] };
+    const intent: Partial<Intent> = {
+      kind: 'remove',
+      off: [
+        { element: chalk, qty: 15 },
+        { element: chalk, qty: 6 },
+      ],
+    };
     expect(log(intent, [unpack])).toMatchObject({ ok: false, reason: { wanted: 6, there: 5 } });
   });
 
   it('refreshes the worst pieces with better ones only', () => {
-    const old = entry('f', 'unpack', [{ ...move(2, ash, grade('faded')), from: shipped, to: model }, { ...move(3, ash), from: shipped, to: model }, { ...move(9, ash, grade('faded')), from: shipped, to: spares }]);
-    const made = logged({ kind: 'refresh', off: [{ element: ash, qty: 3 }], on: [{ element: ash, qty: 3 }] }, [old]);
-    expect(made.movements.map((m) => [m.grade, m.qty, m.from === model])).toEqual([['faded', 2, true], ['used', 1, true], ['new', 3, false]]);
+    const old = entry('f', 'unpack', [
+      { ...move(2, ash, grade('faded')), from: shipped, to: model },
+      { ...move(3, ash), from: shipped, to: model },
+      { ...move(9, ash, grade('faded')), from: shipped, to: spares },
+    ]);
+    const made = logged(
+      { kind: 'refresh', off: [{ element: ash, qty: 3 }], on: [{ element: ash, qty: 3 }] },
+      [old],
+    );
+    expect(made.movements.map((m) => [m.grade, m.qty, m.from === model])).toEqual([
+      ['faded', 2, true],
+      ['used', 1, true],
+      ['new', 3, false],
+    ]);
   });
 
   it('takes a zone’s parts, those nested in it, and what was not placed in any zone', () => {
-    const zoned = entry('z', 'unpack', [{ ...move(2, ash), from: shipped, to: modelAccount(porch) }, { ...move(2, ash), from: shipped, to: model }]);
+    const zoned = entry('z', 'unpack', [
+      { ...move(2, ash), from: shipped, to: modelAccount(porch) },
+      { ...move(2, ash), from: shipped, to: model },
+    ]);
     const made = logged({ kind: 'remove', off: [{ element: ash, qty: 3 }], zone: porch }, [zoned]);
-    expect(made.movements.map((m) => [m.from, m.qty])).toEqual([[modelAccount(porch), 2], [model, 1]]);
-    expect(log({ kind: 'remove', off: [{ element: ash, qty: 1 }], zone: ZONES[2]!.id }, [entry('y', 'unpack', [{ ...move(2, ash), from: shipped, to: modelAccount(porch) }])]).ok).toBe(false);
+    expect(made.movements.map((m) => [m.from, m.qty])).toEqual([
+      [modelAccount(porch), 2],
+      [model, 1],
+    ]);
+    expect(
+      log({ kind: 'remove', off: [{ element: ash, qty: 1 }], zone: ZONES[2]!.id }, [
+        entry('y', 'unpack', [{ ...move(2, ash), from: shipped, to: modelAccount(porch) }]),
+      ]).ok,
+    ).toBe(false);
   });
 
   it('keeps track of stand-ins until they are replaced', () => {
     const bark = el('plate 2x3', 'bark');
-    const stand = logged({ kind: 'stand-in', on: [{ element: ash, qty: 8 }], standsFor: bark }, [unpack], 's');
-    const swap = logged({ kind: 'replacement', off: [{ element: ash, qty: 3 }], on: [{ element: bark, qty: 3 }], standsFor: bark }, [unpack, stand], 'r');
+    const stand = logged(
+      { kind: 'stand-in', on: [{ element: ash, qty: 8 }], standsFor: bark },
+      [unpack],
+      's',
+    );
+    const swap = logged(
+      {
+        kind: 'replacement',
+        off: [{ element: ash, qty: 3 }],
+        on: [{ element: bark, qty: 3 }],
+        standsFor: bark,
+      },
+      [unpack, stand],
+      'r',
+    );
     expect(openStandIns([stand, swap])).toEqual([{ element: ash, standsFor: bark, qty: 5 }]);
   });
 
   it('turns an entry back into what was said', () => {
-    const said: Intent = { ...BLANK_INTENT, kind: 'recolour', off: [{ element: chalk, qty: 6 }], on: [{ element: ash, qty: 6 }], why: 'slip', note: 'n' };
-    expect(intentOf(logged(said, [unpack]))).toMatchObject({ kind: 'recolour', off: said.off, on: said.on, why: 'slip', note: 'n' });
+    const said: Intent = {
+      ...BLANK_INTENT,
+      kind: 'recolour',
+      off: [{ element: chalk, qty: 6 }],
+      on: [{ element: ash, qty: 6 }],
+      why: 'slip',
+      note: 'n',
+    };
+    expect(intentOf(logged(said, [unpack]))).toMatchObject({
+      kind: 'recolour',
+      off: said.off,
+      on: said.on,
+      why: 'slip',
+      note: 'n',
+    });
     expect(intentOf(unpack)).toBeUndefined();
   });
 });
@@ -229,7 +349,13 @@ describe('unlawful entries', () => {
     ['quantity', entry('a', 'add', [{ ...move(1.5), from: spares, to: model }])],
     ['same place', entry('a', 'move', [{ ...move(1), from: model, to: model }])],
     ['route', entry('a', 'add', [{ ...move(1), from: model, to: spares }])],
-    ['uneven', entry('a', 'recolour', [{ ...move(2), from: model, to: spares }, { ...move(1), from: spares, to: model }])],
+    [
+      'uneven',
+      entry('a', 'recolour', [
+        { ...move(2), from: model, to: spares },
+        { ...move(1), from: spares, to: model },
+      ]),
+    ],
     ['grade', entry('a', 'add', [{ ...move(1), grade: 'shiny' as never, from: spares, to: model }])],
     ['worth', entry('a', 'add', [{ ...move(1), worth: -4, from: spares, to: model }])],
   ])('%s', (fault, bad) => expect(entryFault(bad)).toMatchObject({ fault }));

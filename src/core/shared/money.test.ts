@@ -56,6 +56,8 @@ describe('money', () => {
     expect(formatMoney(-95)).toBe('−£0.95');
     expect(formatMoney(1234567)).toBe('£12,345.67');
     expect(moneyAsDecimal(7)).toBe('0.07');
-    fc.assert(fc.property(fc.nat(1e9), (n) => readMoney(moneyAsDecimal(n)) === n && readMoney(formatMoney(n)) === n));
+    fc.assert(
+      fc.property(fc.nat(1e9), (n) => readMoney(moneyAsDecimal(n)) === n && readMoney(formatMoney(n)) === n),
+    );
   });
 });

@@ -48,7 +48,15 @@ import { between, pick, seededRandom, type Random } from '../shared/random';
 export const el = (part: string, colour: string, print = ''): ElementKey =>
   elementKey(readPartName(part).part.id, asId<ColourId>(colour), print);
 
-const PARTS = ['plate 2x3', 'brick 1x2', 'slope 45 2x1', 'window 1x2x2', 'tile 2x2', 'round brick 1x1', 'arch 1x4'];
+const PARTS = [
+  'plate 2x3',
+  'brick 1x2',
+  'slope 45 2x1',
+  'window 1x2x2',
+  'tile 2x2',
+  'round brick 1x1',
+  'arch 1x4',
+];
 const COLOURS = ['chalk', 'ash', 'slate', 'bark', 'amber'];
 export const ELEMENTS: readonly ElementKey[] = PARTS.flatMap((p) => COLOURS.map((c) => el(p, c)));
 
@@ -108,7 +116,12 @@ export const CONTEXT: BooksContext = {
   background: [],
 };
 
-export function entry(id: string, kind: EntryKind, movements: readonly Movement[], more: Partial<Entry> = {}): Entry {
+export function entry(
+  id: string,
+  kind: EntryKind,
+  movements: readonly Movement[],
+  more: Partial<Entry> = {},
+): Entry {
   return {
     id: asId<EntryId>(id),
     build: BUILD,
@@ -173,7 +186,10 @@ export function randomIntent(random: Random): Intent {
     zone: maybe(pick(random, ZONES).id, kind === 'move' ? 0.6 : 0.25),
     toZone: kind === 'move' ? pick(random, ZONES).id : null,
     source: joins ? maybe(pick(random, ['spares', 'stores', 'donor', 'order', 'outside'] as const)) : null,
-    destination: leaves && kind !== 'move' && kind !== 'missing' ? maybe(pick(random, ['spares', 'stores', 'bin'] as const)) : null,
+    destination:
+      leaves && kind !== 'move' && kind !== 'missing'
+        ? maybe(pick(random, ['spares', 'stores', 'bin'] as const))
+        : null,
     condition: joins ? maybe(pick(random, CONDITIONS), 0.1) : null,
     price: joins ? maybe(between(random, 0, 250), 0.1) : null,
     why: maybe(pick(random, WHYS)),

@@ -7,6 +7,8 @@ import { isSeen, lightOf, normalOf, project, round, type Point, type Shape, type
 export interface DrawnFace {
   readonly d: string;
   readonly light: number;
+  /** True for studs: where they are many their edges are drawn fainter. */
+  readonly stud?: boolean;
 }
 
 /** A part drawn as a small solid. Coordinates are stud pitches on the page; `box` is [x, y, width, height]. */
@@ -15,6 +17,7 @@ export interface Drawing {
   readonly box: readonly [number, number, number, number];
   /** A path on the face turned to the eye where a print is marked. */
   readonly printMark: string;
+  readonly studs: number;
 }
 
 const MAX_STUDS = 400;
@@ -34,10 +37,9 @@ function drawUncached(part: Part): Drawing {
   const extent = clampExtent(extentOf(part));
   const body = BUILDERS[part.family.solid](extent, part);
   const faces = body.flatMap(drawShape);
-  const studs = studsOf(part, extent).flatMap(drawShape);
-  const all = [...faces, ...mergeByLight(studs)];
-  const printMark = markOn(extent);
-  return { faces: all, box: boundsOf([...body, ...studsOf(part, extent)]), printMark };
+  const studs = studsOf(part, extent);
+  const all = [...faces, ...mergeByLight(studs.flatMap(drawShape))];
+  return { faces: all, box: boundsOf([...body, ...studs]), printMark: markOn(extent), studs: studs.length };
 }
 
 /** Keeps a mistyped "plate 1x4000" drawable. */
@@ -104,7 +106,7 @@ function drawShape(shape: Shape): DrawnFace[] {
 function mergeByLight(faces: readonly DrawnFace[]): DrawnFace[] {
   const byLight = new Map<number, string>();
   for (const f of faces) byLight.set(f.light, (byLight.get(f.light) ?? '') + f.d);
-  return [...byLight].map(([light, d]) => ({ light, d }));
+  return [...byLight].map(([light, d]) => ({ light, d, stud: true }));
 }
 
 function boundsOf(shapes: readonly Shape[]): [number, number, number, number] {

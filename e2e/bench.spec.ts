@@ -1,0 +1,29 @@
+import { expect, test } from '@playwright/test';
+
+test('one line is logged by keyboard alone: the balance moves while it is typed, and is kept', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: /Lightkeeper's House/ }).click();
+  const balance = page.getByRole('region', { name: 'Balance' });
+  await expect(balance).toContainText('= 479');
+  await page.keyboard.press('l');
+  await page.keyboard.type(
+    '-2 brick 1x2 chalk @tower, +2 brick 1x2 ash, ~6 brick 1x4 dune > bark @house front',
+  );
+  await expect(balance).toHaveAttribute('data-trying', 'yes');
+  await expect(balance).toContainText('− 14');
+  await expect(balance).toContainText('+ 82');
+  await expect(balance).toContainText('24 recoloured');
+  await page.keyboard.press('Enter');
+  await expect(balance).not.toHaveAttribute('data-trying', 'yes');
+  await expect(balance).toContainText('− 14');
+  await page.reload();
+  await expect(balance).toContainText('24 recoloured');
+  await page.getByRole('button', { name: /^Undo: log -2 brick/ }).click();
+  await expect(balance).toContainText('18 recoloured');
+  await page.getByRole('button', { name: /^Redo: log -2 brick/ }).click();
+  await expect(balance).toContainText('24 recoloured');
+  await page.getByRole('button', { name: /^Undo: log -2 brick/ }).click();
+  await expect(balance).toContainText('18 recoloured');
+});

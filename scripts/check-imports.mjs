@@ -1,0 +1,71 @@
+import { cruise } from 'dependency-cruiser';
+import extractTSConfig from 'dependency-cruiser/config-utl/extract-ts-config';
+
+/** Which folders of src/ a folder may import from. Anything else is a wrong turn. */
+const MAY_IMPORT = {
+  core: [],
+  data: ['core'],
+  server: ['data', 'core'],
+  demo: ['server', 'data', 'core'],
+  ui: ['core'],
+  screens: ['ui', 'core'],
+  app: ['screens', 'ui', 'server', 'data', 'core'],
+};
+
+const folders = Object.keys(MAY_IMPORT);
+const forbidden = folders.map((folder) => ({
+  name: `${folder} imports only ${MAY_IMPORT[folder].join(', ') || 'itself'}`,
+  severity: 'error',
+  from: { path: `^src/${folder}/`, pathNot: '\\.test\\.tsx?$|/testing/' },
+  to: {
+    path: `^src/(${folders.filter((f) => f !== folder && !MAY_IMPORT[folder].includes(f)).join('|') || 'nowhere'})/`,
+  },
+}));
+// Screens may name the shapes of the server's answers, never its code.
+const typesOnly = forbidden.map((rule) =>
+  rule.from.path === '^src/screens/'
+    ? { ...rule, to: { ...rule.to, dependencyTypesNot: ['type-only'] } }
+    : rule,
+);
+const rules = [
+  ...typesOnly,
+  {
+    name: 'no circles',
+    severity: 'error',
+    from: {},
+    to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+  },
+  {
+    name: 'core knows no React, Next, Node or SQL',
+    severity: 'error',
+    from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+    to: {
+      path: '^(react|next|better-sqlite3|drizzle-orm)|node_modules/(react|next|better-sqlite3|drizzle-orm)/',
+      dependencyTypesNot: [],
+    },
+  },
+  {
+    name: 'core knows no Node',
+    severity: 'error',
+    from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+    to: { dependencyTypes: ['core'] },
+  },
+];
+const { output } = await cruise(
+  ['src'],
+  {
+    ruleSet: { forbidden: rules },
+    validate: true,
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+  },
+  {},
+  { tsConfig: extractTSConfig('tsconfig.json') },
+);
+const { violations, totalCruised } = output.summary;
+for (const v of violations) console.error(`${v.rule.name}: ${v.from} -> ${v.to}`);
+// A tool that sees next to nothing says "no violations" too.
+if (totalCruised < 100) console.error(`only ${totalCruised} modules seen: the check is blind`);
+console.log(`${totalCruised} modules, ${violations.length} wrong turns`);
+process.exitCode = violations.length > 0 || totalCruised < 100 ? 1 : 0;

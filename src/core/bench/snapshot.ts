@@ -1,0 +1,30 @@
+import { emptyRecordSet, RECORD_TYPES, type BalanceRow, type RecordSet, type TypedRecord } from '../ledger';
+import type { BuildId } from '../shared/ids';
+
+/** What would be undone and redone next, in words; null when there is nothing. */
+export interface Turns {
+  readonly undo: string | null;
+  readonly redo: string | null;
+}
+
+/** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
+export interface BuildSnapshot {
+  readonly revision: number;
+  readonly build: BuildId;
+  readonly records: readonly TypedRecord[];
+  /** Stores as the entries of other builds leave them: done ones only, and planned ones too. */
+  readonly background: readonly BalanceRow[];
+  readonly backgroundPlanned: readonly BalanceRow[];
+  readonly turns: Turns;
+}
+
+/** The records of a snapshot as maps by id. */
+export function recordSetOf(records: readonly TypedRecord[]): RecordSet {
+  const set = emptyRecordSet();
+  for (const { type, record } of records) (set[type] as Map<string, unknown>).set(record.id, record);
+  return set;
+}
+
+/** All records of a set as a list, parents first. */
+export const recordsOf = (set: RecordSet): TypedRecord[] =>
+  RECORD_TYPES.flatMap((type) => [...set[type].values()].map((record) => ({ type, record }) as TypedRecord));

@@ -1,0 +1,208 @@
+import { PALETTE, makeColour, type Colour } from '../colour';
+import { Lexicon, type CallContext } from '../call-line';
+import type { TypedRecord } from '../ledger';
+import {
+  applyDiff,
+  Books,
+  openStandIns,
+  placeOf,
+  priceLookup,
+  type BooksContext,
+  type Diff,
+  type DraftContext,
+  type Entry,
+  type Modification,
+  type PriceOf,
+  type RecordSet,
+  type View,
+  type Zone,
+} from '../ledger';
+import type { ElementKey } from '../parts';
+import { assert } from '../shared/assert';
+import type { BuildId, ColourId, WhatIfId } from '../shared/ids';
+import { recordSetOf, recordsOf, type BuildSnapshot } from './snapshot';
+
+const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
+
+/**
+ * One build on the bench: its records, its books as built and as planned, and the lexicon of the call line. The same
+ * object serves the screen and the server. `apply` carries a diff into it; entries cost only their own movements.
+ */
+export class Workbench {
+  readonly build: BuildId;
+  records: RecordSet;
+  built: Books;
+  planned: Books;
+  palette: readonly Colour[];
+  priceOf: PriceOf;
+  private known = new Set<ElementKey>();
+  private words: Lexicon | null = null;
+
+  constructor(
+    private readonly snapshot: BuildSnapshot,
+    readonly whatIf: WhatIfId | null = null,
+  ) {
+    this.build = snapshot.build;
+    this.records = recordSetOf(snapshot.records);
+    this.palette = paletteOf(this.records);
+    this.priceOf = priceLookup(this.records.price.values());
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  private get plannedView(): View {
+    return this.whatIf ? { kind: 'planned', whatIf: this.whatIf } : { kind: 'planned' };
+  }
+
+  /** Opens the books in a view, from nothing. */
+  open(view: View): Books {
+    const background = view.kind === 'planned' ? this.snapshot.backgroundPlanned : this.snapshot.background;
+    return new Books(this.context(background), this.entries, view);
+  }
+
+  private context(background: BooksContext['background']): BooksContext {
+    const { copy, order } = this.records;
+    return {
+      build: this.build,
+      zones: this.zones,
+      modifications: this.modifications,
+      copies: copy,
+      orders: order,
+      background,
+    };
+  }
+
+  private learn(): void {
+    const note = (element: ElementKey) => this.known.add(element);
+    for (const e of this.records.entry.values()) for (const m of e.movements) note(m.element);
+    for (const r of this.snapshot.background) note(r.element);
+    for (const p of this.records.price.values()) note(p.element);
+    for (const a of this.records.assembly.values()) for (const l of a.lots) note(l.element);
+    this.words = null;
+  }
+
+  /** Carries a diff into the records and the books. */
+  apply(diff: Diff): void {
+    this.records = applyDiff(this.records, diff);
+    const all = [...diff.added, ...diff.removed, ...diff.changed];
+    if (all.every((r) => r.type === 'entry')) this.carryEntries(diff);
+    else this.reopen();
+  }
+
+  private reopen(): void {
+    this.palette = paletteOf(this.records);
+    this.priceOf = priceLookup(this.records.price.values());
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  private carryEntries(diff: Diff): void {
+    const out = [...diff.removed.map((r) => r.record), ...diff.changed.map((c) => c.from)] as Entry[];
+    const into = [...diff.added.map((r) => r.record), ...diff.changed.map((c) => c.to)] as Entry[];
+    for (const books of [this.built, this.planned]) out.forEach((e) => books.unpost(e));
+    for (const e of into) {
+      if (e.state === 'done') this.built.post(e);
+      if (e.whatIf === null || e.whatIf === this.whatIf) this.planned.post(e);
+      for (const m of e.movements) {
+        if (this.known.has(m.element)) continue;
+        this.known.add(m.element);
+        this.words = null;
+      }
+    }
+  }
+
+  /** All records as a list, as a snapshot holds them. */
+  recordList(): TypedRecord[] {
+    return recordsOf(this.records);
+  }
+
+  get entries(): Entry[] {
+    return [...this.records.entry.values()];
+  }
+
+  get zones(): Zone[] {
+    return [...this.records.zone.values()].filter((z) => z.build === this.build).sort(byPosition);
+  }
+
+  get rootZone(): Zone {
+    const root = this.zones.find((z) => z.parent === null);
+    assert(root, 'every build has a root zone', this.build);
+    return root;
+  }
+
+  get modifications(): Modification[] {
+    return [...this.records.modification.values()].filter((m) => m.build === this.build).sort(byPosition);
+  }
+
+  get lexicon(): Lexicon {
+    this.words ??= new Lexicon(this.known, this.palette);
+    return this.words;
+  }
+
+  get elements(): ReadonlySet<ElementKey> {
+    return this.known;
+  }
+
+  colour(id: ColourId): Colour | undefined {
+    return this.palette.find((c) => c.id === id);
+  }
+
+  /** What the call line looks things up in. */
+  callContext(): CallContext {
+    const at = (element: ElementKey, places: readonly string[]) =>
+      this.planned.balances
+        .accountKeys()
+        .some((a) => places.includes(placeOf(a)) && this.planned.balances.at(a, element) > 0);
+    const built = (element: ElementKey) =>
+      this.zones.some((z) => this.built.balances.at(`model:${z.id}` as never, element) > 0);
+    return {
+      lexicon: this.lexicon,
+      zones: this.zones,
+      assemblies: [...this.records.assembly.values()],
+      onModel: (e) => built(e) || at(e, ['model']),
+      atHand: (e) => at(e, ['spares', 'stores', 'donor', 'order']),
+      standIns: openStandIns(this.planned.entries),
+    };
+  }
+
+  /** What drafting an entry needs. */
+  draftContext(): DraftContext {
+    return {
+      built: this.built,
+      planned: this.planned,
+      rootZone: this.rootZone.id,
+      trays: [...this.records.tray.values()].sort(byPosition).map((t) => t.id),
+      donors: [...this.records.copy.values()].filter((c) => c.role === 'donor').map((c) => c.id),
+      orders: [...this.records.order.values()].map((o) => o.id),
+      priceOf: this.priceOf,
+      whatIf: this.whatIf,
+    };
+  }
+
+  /** The next number for an entry, and the next place in a modification. */
+  nextEntry(modification: string | null): { no: number; position: number } {
+    let [no, position] = [0, 0];
+    for (const e of this.records.entry.values()) {
+      no = Math.max(no, e.no);
+      if (e.modification === modification) position = Math.max(position, e.position);
+    }
+    return { no: no + 1, position: position + 1 };
+  }
+}
+
+/** Evarn's palette and the colours that the workspace added. */
+export function paletteOf(records: RecordSet): Colour[] {
+  const own = [...records.customColour.values()].map((c, i) => ({
+    ...makeColour({
+      name: c.name,
+      family: c.family as Colour['family'],
+      hex: c.hex,
+      finish: c.finish as Colour['finish'],
+      code: `X${String(i + 1).padStart(2, '0')}`,
+    }),
+    id: c.id,
+  }));
+  return [...PALETTE, ...own];
+}

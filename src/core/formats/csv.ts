@@ -1,0 +1,183 @@
+import Papa from 'papaparse';
+import {
+  ENTRY_KINDS,
+  offPieces,
+  onPieces,
+  placeOf,
+  sparesAccount,
+  zoneOf,
+  type Books,
+  type Entry,
+  type Modification,
+  type PriceOf,
+  type Zone,
+} from '../ledger';
+import { elementName, partOf, splitElementKey, type ElementKey } from '../parts';
+import type { Colour } from '../colour';
+import { moneyAsDecimal } from '../shared/money';
+
+export type Cell = string | number;
+
+/**
+ * Writes CSV with CRLF and quotes where needed. Cells that a spreadsheet would run as formulas (= + - @, tab, return
+ * at their start) get an apostrophe before them; numbers of ours are numbers.
+ */
+export function writeCsv(heading: readonly string[], rows: readonly (readonly Cell[])[]): string {
+  return (
+    Papa.unparse([heading as string[], ...rows.map((r) => r.map(harmless))], { newline: '\r\n' }) + '\r\n'
+  );
+}
+
+const harmless = (cell: Cell): Cell =>
+  typeof cell === 'string' && /^[\s]*[=+\-@\t\r\u2212\uff1d\uff0b\uff0d\uff20]/.test(cell)
+    ? `'${cell}`
+    : cell;
+
+/** What the files need besides the books. */
+export interface FileContext {
+  readonly books: Books;
+  readonly zones: readonly Zone[];
+  readonly modifications: readonly Modification[];
+  readonly palette: readonly Colour[];
+  readonly priceOf: PriceOf;
+}
+
+const money = (amount: number | null): Cell => (amount === null ? '' : moneyAsDecimal(amount));
+
+export const WORKLOG_COLUMNS = [
+  'entry',
+  'modification',
+  'title',
+  'zone',
+  'kind',
+  'state',
+  'off qty',
+  'off part',
+  'on qty',
+  'on part',
+  'why',
+  'out',
+  'in',
+  'recoloured',
+  'refreshed',
+  'net',
+  'out of pocket',
+  'worth',
+  'hidden',
+  'note',
+  'logged',
+] as const;
+
+/** One row an entry, in worklog order. The sums of its number columns are the tally's figures. */
+export function worklogCsv(context: FileContext, entries: readonly Entry[]): string {
+  const mods = new Map(context.modifications.map((m) => [m.id, m]));
+  const list = (pieces: { element: ElementKey }[]) => pieces.map((p) => elementName(p.element)).join(' + ');
+  const sum = (pieces: { qty: number }[]) => pieces.reduce((s, p) => s + p.qty, 0);
+  const rows = entries.map((e): Cell[] => {
+    const part = context.books.partOf(e, { of: 'build' });
+    const mod = e.modification ? mods.get(e.modification) : undefined;
+    const [off, on] = [offPieces(e), onPieces(e)];
+    return [
+      e.no,
+      mod ? `M${String(mod.no).padStart(2, '0')}` : '',
+      mod?.title ?? '',
+      zoneName(context, e),
+      ENTRY_KINDS[e.kind].label,
+      e.state,
+      sum(off),
+      list(off),
+      sum(on),
+      list(on),
+      e.why ?? '',
+      part.out,
+      part.in,
+      part.recoloured,
+      part.refreshed,
+      part.net,
+      moneyAsDecimal(part.outOfPocket),
+      moneyAsDecimal(part.worthIn),
+      e.hidden ? 'yes' : '',
+      e.note,
+      e.loggedAt,
+    ];
+  });
+  return writeCsv(WORKLOG_COLUMNS, rows);
+}
+
+function zoneName(context: FileContext, entry: Entry): string {
+  const ids = new Set(
+    entry.movements.flatMap((m) => [zoneOf(m.from), zoneOf(m.to)]).filter((z) => z !== undefined),
+  );
+  return context.zones
+    .filter((z) => ids.has(z.id))
+    .map((z) => z.name)
+    .join(' + ');
+}
+
+export const INVENTORY_COLUMNS = [
+  'part',
+  'family',
+  'colour',
+  'hex',
+  'print',
+  'quantity',
+  'condition',
+  'zone',
+  'price',
+  'worth',
+] as const;
+
+/** What is on the model, a row for each element, condition and zone. The importer reads it back. */
+export function inventoryCsv(context: FileContext): string {
+  const zones = new Map(context.zones.map((z) => [z.id, z.name]));
+  const rows = context.books.balances
+    .rows((a) => placeOf(a) === 'model')
+    .filter((r) => r.qty !== 0)
+    .map((r) =>
+      lotRow(context, r.element, r.qty, r.grade, zones.get(zoneOf(r.account) ?? ('' as never)) ?? ''),
+    );
+  return writeCsv(INVENTORY_COLUMNS, sortRows(rows));
+}
+
+export const SPARES_COLUMNS = INVENTORY_COLUMNS.filter((c) => c !== 'zone');
+
+/** The spares at hand, a row for each element and condition. */
+export function sparesCsv(context: FileContext): string {
+  const spares = sparesAccount(context.books.context.build);
+  const rows = context.books.balances
+    .rows((a) => a === spares)
+    .filter((r) => r.qty > 0)
+    .map((r) => lotRow(context, r.element, r.qty, r.grade, '').filter((_, i) => i !== 7));
+  return writeCsv(SPARES_COLUMNS, sortRows(rows));
+}
+
+function lotRow(
+  context: FileContext,
+  element: ElementKey,
+  qty: number,
+  grade: Parameters<PriceOf>[1],
+  zone: string,
+): Cell[] {
+  const { part, colour, print } = splitElementKey(element);
+  const found = context.palette.find((c) => c.id === colour);
+  const price = context.priceOf(element, grade);
+  const worth = price === null ? null : price * qty;
+  const family = partOf(part).family.name;
+  return [
+    part,
+    family,
+    found?.name ?? colour,
+    found?.hex ?? '',
+    print,
+    qty,
+    grade,
+    zone,
+    money(price),
+    money(worth),
+  ];
+}
+
+const sortRows = (rows: Cell[][]): Cell[][] =>
+  rows.toSorted((a, b) =>
+    `${a[1]} ${a[0]} ${a[2]}`.localeCompare(`${b[1]} ${b[0]} ${b[2]}`, 'en', { numeric: true }),
+  );

@@ -1,0 +1,249 @@
+import { readFileSync } from 'node:fs';
+import Ajv from 'ajv';
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { PALETTE } from '../colour';
+import {
+  added,
+  applyDiff,
+  Books,
+  emptyRecordSet,
+  FIGURES,
+  joinDiffs,
+  type Entry,
+  type RecordSet,
+} from '../ledger';
+import { asId, countingIds, type ColourId } from '../shared/ids';
+import {
+  BUILD,
+  BUILT,
+  CONTEXT,
+  COPIES,
+  el,
+  MODIFICATIONS,
+  ORDERS,
+  PLANNED,
+  priceOf,
+  randomLog,
+  TRAYS,
+  ZONES,
+} from '../testing/world';
+import {
+  aliasKey,
+  bringModFileIn,
+  guessColumns,
+  inventoryCsv,
+  makeModFile,
+  modFileSchema,
+  readDelimited,
+  readModFile,
+  readRows,
+  sparesCsv,
+  tableOf,
+  worklogCsv,
+  writeCsv,
+  type Purpose,
+} from './index';
+
+const table = (text: string) => {
+  const read = readDelimited(text);
+  if (!read.ok) throw new Error(JSON.stringify(read.reason));
+  return read.value;
+};
+const rows = (text: string, purpose: Purpose = 'set', aliases = new Map<string, ColourId>()) => {
+  const t = table(text);
+  return readRows(t, { purpose, roles: guessColumns(t, purpose, PALETTE), palette: PALETTE, aliases });
+};
+
+describe('tables as people have them', () => {
+  it.each([
+    ['comma', 'Part,Colour,Qty\n"Plate, 1 x 3",chalk,2\n'],
+    ['semicolon and byte-order mark', '\uFEFFQuantity;What;Shade\r\n2;plate 1x3;Chalk\r\n'],
+    ['tab', 'how many\tdescription\tcolor\n2\t1x3 plate\tCHALK'],
+    ['bar', 'Name|Pieces|Colour\nplate 1x3|2|C01'],
+    ['no heading, any order', '2,chalk,plate 1x3\n4,ash,brick 1x2'],
+    ['hex', 'part,hex,count\nplate 1x3,#f0eee7,2'],
+    ['colour in the name', 'item,qty\nplate 1x3 chalk,2'],
+    ['quoted line break', 'part,colour,qty\n"plate\n1x3",chalk,2'],
+    [
+      'spare columns and empty lines',
+      '\n\nimage,PartName,Colour ID,Colour,Qty,Weight\n\nx.png,plate 1x3,77,chalk,2,0.3\n\n',
+    ],
+  ])('%s', (_, text) =>
+    expect(rows(text)[0]).toMatchObject({ element: el('plate 1x3', 'chalk'), qty: 2, faults: [] }),
+  );
+
+  it('reads thousands and decimal commas by column', () => {
+    expect(rows('part,colour,qty\nbrick 1x2,ash,"1,200"')[0]!.qty).toBe(1200);
+    expect(rows('part;colour;qty\nbrick 1x2;ash;1.200')[0]!.qty).toBe(1200);
+    expect(rows('part;colour;price new;price used\nbrick 1x2;ash;0,12;€ 0,08', 'prices')[0]).toMatchObject({
+      newPrice: 12,
+      usedPrice: 8,
+    });
+  });
+
+  it('says on which line a fault is, and what it is', () => {
+    const read = rows(
+      'part,colour,qty\nbrick 1x2,ash,2\nbrick 1x2,puce,2\n,ash,1\nbrick 1x2,ash,two\nbrick 1x2,ash,\nbrick 1x2,,3\nbrick 1x2,ash,2.5',
+    );
+    expect(read.map((r) => [r.line, r.faults.map((f) => f.fault)])).toEqual([
+      [2, []],
+      [3, ['unknown colour']],
+      [4, ['no part']],
+      [5, ['quantity']],
+      [6, ['no quantity']],
+      [7, ['no colour']],
+      [8, ['quantity']],
+    ]);
+  });
+
+  it('remembers a colour that a person matched', () => {
+    const aliases = new Map([[aliasKey(' Old  GREY'), asId<ColourId>('dove')]]);
+    expect(rows('part,colour,qty\nbrick 1x2,old grey,2', 'set', aliases)[0]!.element).toBe(
+      el('brick 1x2', 'dove'),
+    );
+  });
+
+  it('takes stores with trays and conditions, sets with zones and extras', () => {
+    expect(rows('part,colour,qty,drawer,condition\nbrick 1x2,ash,2,C4,Used', 'stores')[0]).toMatchObject({
+      tray: 'C4',
+      condition: 'used',
+    });
+    expect(rows('part,colour,qty,zone,extra\nbrick 1x2,ash,2,Tower,yes')[0]).toMatchObject({
+      zone: 'Tower',
+      extra: true,
+    });
+  });
+
+  it('refuses what is no table', () => {
+    expect(readDelimited('')).toMatchObject({ ok: false, reason: { fault: 'empty' } });
+    expect(readDelimited('a\0b')).toMatchObject({ ok: false, reason: { fault: 'not a table' } });
+    expect(tableOf(Array.from({ length: 50_002 }, () => ['brick 1x2', 'ash', '1']))).toMatchObject({
+      ok: false,
+      reason: { fault: 'too many rows' },
+    });
+    expect(readDelimited(`${'a,'.repeat(300)}\n1`)).toMatchObject({
+      ok: false,
+      reason: { fault: 'too many columns' },
+    });
+  });
+
+  it('takes hostile names as plain text', () => {
+    const read = rows(
+      'part,colour,qty\n"<img src=x onerror=alert(1)>",ash,2\n"=HYPERLINK(1)",ash,1\n"‮gnirts 🧱",ash,1',
+    );
+    expect(read.every((r) => r.faults.length === 0 && r.notes[0]?.note === 'name kept as written')).toBe(
+      true,
+    );
+  });
+});
+
+const world = (entries: readonly Entry[]): RecordSet =>
+  applyDiff(
+    emptyRecordSet(),
+    joinDiffs(
+      added('build', { id: BUILD, name: 'House', note: '', createdAt: '', archived: false }),
+      added('copy', ...COPIES.values()),
+      added('zone', ...ZONES),
+      added('phase', { id: MODIFICATIONS[2]!.phase!, build: BUILD, name: 'Later', position: 1 }),
+      added('modification', ...MODIFICATIONS),
+      added('order', ...ORDERS.values()),
+      added('tray', ...TRAYS.map((id, i) => ({ id, name: `Tray ${id}`, place: '', position: i }))),
+      added('entry', ...entries),
+    ),
+  );
+
+describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
+  const log = randomLog(seed, 150);
+  const file = { books: log.planned, zones: ZONES, modifications: MODIFICATIONS, palette: PALETTE, priceOf };
+  const parse = (csv: string) => Papa.parse<Record<string, string>>(csv.trim(), { header: true }).data;
+  const sum = (csv: string, column: string) =>
+    Math.round(parse(csv).reduce((s, r) => s + Number(r[column]), 0) * 100) / 100;
+
+  it('worklog CSV: its columns add up to the tally', () => {
+    const csv = worklogCsv(file, [...log.planned.entries]);
+    const f = log.planned.figures({ of: 'build' });
+    for (const c of ['out', 'in', 'recoloured', 'refreshed', 'net'] as const)
+      expect([c, sum(csv, c)]).toEqual([c, f[c]]);
+    expect(sum(csv, 'out of pocket')).toBe(f.outOfPocket / 100);
+    expect(sum(csv, 'worth')).toBe(f.worthIn / 100);
+  });
+
+  it('inventory and spares CSV: pieces as the books have them, readable by the importer', () => {
+    const built = { ...file, books: log.built };
+    const csv = inventoryCsv(built);
+    expect(sum(csv, 'quantity')).toBe(log.built.figures({ of: 'build' }).onModel);
+    expect(rows(csv).reduce((s, r) => s + r.qty, 0)).toBe(log.built.figures({ of: 'build' }).onModel);
+    expect(rows(csv).flatMap((r) => r.faults)).toEqual([]);
+    expect(sum(sparesCsv(built), 'quantity')).toBe(log.built.figures({ of: 'build' }).sparesLeft);
+  });
+
+  it('mod file: brought in again it gives the same books', () => {
+    const records = world(log.entries);
+    const text = JSON.stringify(makeModFile(records, BUILD, log.planned));
+    const read = readModFile(text);
+    if (!read.ok) throw new Error(JSON.stringify(read.reason));
+    const { diff, build } = bringModFileIn(read.value, countingIds('n'), '2026-01-01');
+    const after = applyDiff(records, diff);
+    const zones = [...after.zone.values()].filter((z) => z.build === build);
+    const mods = [...after.modification.values()].filter((m) => m.build === build);
+    const entries = [...after.entry.values()].filter(
+      (e) => e.build === build || (e.build === null && diff.added.some((a) => a.record.id === e.id)),
+    );
+    for (const view of [BUILT, PLANNED]) {
+      const [old, now] = [
+        new Books(CONTEXT, log.entries, view),
+        new Books(
+          { build, zones, modifications: mods, copies: after.copy, orders: after.order, background: [] },
+          entries,
+          view,
+        ),
+      ];
+      for (const f of FIGURES)
+        expect([f, now.figures({ of: 'build' })[f]]).toEqual([f, old.figures({ of: 'build' })[f]]);
+      MODIFICATIONS.forEach((m) => {
+        const twin = mods.find((x) => x.no === m.no)!;
+        expect(now.figures({ of: 'modification', modification: twin.id })).toEqual(
+          old.figures({ of: 'modification', modification: m.id }),
+        );
+      });
+    }
+  });
+
+  it('mod file: keeps to the published schema', () => {
+    const published = JSON.parse(readFileSync('docs/formats/mod-file.schema.json', 'utf8')) as object;
+    expect(published).toEqual(
+      JSON.parse(JSON.stringify(z.toJSONSchema(modFileSchema, { target: 'draft-7' }))),
+    );
+    const validate = new Ajv({ strict: false }).compile(published);
+    const file = JSON.parse(JSON.stringify(makeModFile(world(log.entries), BUILD, log.planned))) as {
+      entries: { movements: { qty: number }[] }[];
+    };
+    expect([validate(file), validate.errors]).toEqual([true, null]);
+    file.entries[0]!.movements[0]!.qty = 0;
+    expect(validate(file)).toBe(false);
+  });
+});
+
+describe('mod files that are none', () => {
+  it.each([
+    ['{', 'not json'],
+    ['[]', 'not a mod file'],
+    ['{"schema":"other"}', 'not a mod file'],
+    ['{"schema":"evarn-mod/9"}', 'newer version'],
+    ['{"schema":"evarn-mod/1"}', 'shape'],
+  ])('%s: %s', (text, fault) => expect(readModFile(text)).toMatchObject({ ok: false, reason: { fault } }));
+});
+
+it('makes cells harmless that a spreadsheet would run', () => {
+  const csv = writeCsv(
+    ['a'],
+    [['=1+1'], ['+2'], ['-3'], ['@x'], ['\tx'], ['  =cmd'], ['−2 plates'], [-5], ['fine, "really"']],
+  );
+  const cells = Papa.parse<string[]>(csv.trim())
+    .data.slice(1)
+    .map((r) => r[0]!);
+  expect(cells.slice(0, 7).every((c) => c.startsWith("'"))).toBe(true);
+  expect(cells.slice(7)).toEqual(['-5', 'fine, "really"']);
+});

@@ -1,0 +1,19 @@
+export { actionSchema, LIMITS } from './record-schemas';
+export { MOST_BYTES, MOST_ROWS, readDelimited, tableOf } from './table';
+export type { RawTable, TableFault } from './table';
+export { COLUMN_ROLES, guessColumns, headingKey, PURPOSES, ROLES_FOR } from './columns';
+export type { ColumnRole, Purpose } from './columns';
+export { aliasKey, readRows } from './rows';
+export type { ReadRow, RowContext, RowFault, RowNote } from './rows';
+export {
+  inventoryCsv,
+  INVENTORY_COLUMNS,
+  sparesCsv,
+  SPARES_COLUMNS,
+  worklogCsv,
+  WORKLOG_COLUMNS,
+  writeCsv,
+} from './csv';
+export type { FileContext } from './csv';
+export { bringModFileIn, makeModFile, modFileSchema, readModFile, stockEntry } from './mod-file';
+export type { ModFile, ModFileFault } from './mod-file';

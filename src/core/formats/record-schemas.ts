@@ -1,0 +1,160 @@
+import { z } from 'zod';
+import {
+  CONDITIONS,
+  ENTRY_KIND_NAMES,
+  isAccountKey,
+  isGrade,
+  RECORD_TYPES,
+  WHYS,
+  type AccountKey,
+  type Diff,
+  type Grade,
+  type RecordType,
+  type RecordTypes,
+} from '../ledger';
+import { COLOUR_FAMILIES, FINISHES } from '../colour';
+import type { ElementKey } from '../parts';
+
+/** Bounds that every text and number from outside must keep. */
+export const LIMITS = {
+  name: 200,
+  note: 4000,
+  id: 80,
+  element: 400,
+  qty: 1_000_000,
+  money: 1e10,
+  movements: 60_000,
+};
+
+const id = z.string().min(1).max(LIMITS.id);
+const name = z.string().trim().min(1).max(LIMITS.name);
+const text = z.string().max(LIMITS.note);
+const money = z.int().min(0).max(LIMITS.money);
+const position = z.number().min(-1e9).max(1e9);
+
+export const elementSchema = z
+  .string()
+  .max(LIMITS.element)
+  .regex(/^[^|]+\|[^|]+(\|[^|]+)?$/) as unknown as z.ZodType<ElementKey>;
+const gradePattern = new RegExp(`^(${CONDITIONS.join('|')})(:[\\w -]{1,40})?$`);
+export const gradeSchema = z.string().regex(gradePattern).refine(isGrade) as unknown as z.ZodType<Grade>;
+const account = z
+  .string()
+  .max(120)
+  .regex(/^(outside|(shipped|model|spares|stores|donor|order|gone):.+)$/)
+  .refine(isAccountKey) as unknown as z.ZodType<AccountKey>;
+
+const movement = z.strictObject({
+  element: elementSchema,
+  grade: gradeSchema,
+  qty: z.int().min(1).max(LIMITS.qty),
+  from: account,
+  to: account,
+  worth: money.nullable(),
+});
+
+const lots = z
+  .array(z.strictObject({ element: elementSchema, qty: z.int().min(1).max(LIMITS.qty) }))
+  .max(2000);
+
+/** One schema for each kind of record; ids are branded by the types they are cast to. */
+const shapes = {
+  build: z.strictObject({ id, name, note: text, createdAt: z.string().max(40), archived: z.boolean() }),
+  copy: z.strictObject({
+    id,
+    build: id,
+    setName: name,
+    setCode: z.string().max(LIMITS.name),
+    condition: z.enum(['new', 'second-hand']),
+    role: z.enum(['base', 'donor']),
+    price: money,
+  }),
+  zone: z.strictObject({ id, build: id, parent: id.nullable(), name, position }),
+  phase: z.strictObject({ id, build: id, name, position }),
+  modification: z.strictObject({
+    id,
+    build: id,
+    no: z.int().min(1),
+    title: name,
+    zone: id,
+    phase: id.nullable(),
+    why: text,
+    note: text,
+    position,
+  }),
+  whatIf: z.strictObject({ id, build: id, name, note: text }),
+  assembly: z.strictObject({ id, build: id, name, lots }),
+  order: z.strictObject({
+    id,
+    build: id,
+    seller: name,
+    postage: money,
+    due: z.string().max(40),
+    placedAt: z.string().max(40),
+  }),
+  tray: z.strictObject({ id, name, place: z.string().max(LIMITS.name), position }),
+  price: z.strictObject({
+    id: z.string().max(LIMITS.element),
+    element: elementSchema,
+    newPrice: money.nullable(),
+    usedPrice: money.nullable(),
+  }),
+  customColour: z.strictObject({
+    id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,60}$/),
+    name,
+    hex: z.string().regex(/^#[0-9a-f]{6}$/i),
+    family: z.enum(COLOUR_FAMILIES),
+    finish: z.enum(FINISHES),
+  }),
+  colourAlias: z.strictObject({ id: z.string().min(1).max(LIMITS.name), colour: id }),
+  columnMemory: z.strictObject({
+    id: z.string().max(LIMITS.note),
+    roles: z.array(z.string().max(40)).max(200),
+  }),
+  entry: z.strictObject({
+    id,
+    build: id.nullable(),
+    modification: id.nullable(),
+    kind: z.enum(ENTRY_KIND_NAMES as [string, ...string[]]),
+    state: z.enum(['planned', 'done']),
+    no: z.int().min(0),
+    position,
+    why: z.enum(WHYS).nullable(),
+    note: text,
+    hidden: z.boolean(),
+    standsFor: elementSchema.nullable(),
+    whatIf: id.nullable(),
+    assembly: id.nullable(),
+    order: id.nullable(),
+    line: id.nullable(),
+    loggedAt: z.string().max(40),
+    movements: z.array(movement).min(1).max(LIMITS.movements),
+  }),
+} satisfies Record<RecordType, z.ZodType>;
+
+/** The schema of a kind of record. */
+export const recordSchema = <T extends RecordType>(type: T): z.ZodType<RecordTypes[T]> =>
+  shapes[type] as unknown as z.ZodType<RecordTypes[T]>;
+
+const typed = z.discriminatedUnion(
+  'type',
+  RECORD_TYPES.map((type) => z.strictObject({ type: z.literal(type), record: shapes[type] })) as never,
+);
+const change = z.discriminatedUnion(
+  'type',
+  RECORD_TYPES.map((type) =>
+    z.strictObject({ type: z.literal(type), from: shapes[type], to: shapes[type] }),
+  ) as never,
+);
+
+/** A diff as it comes in at the door. */
+export const diffSchema = z.strictObject({
+  added: z.array(typed).max(LIMITS.movements),
+  changed: z.array(change).max(LIMITS.movements),
+  removed: z.array(typed).max(LIMITS.movements),
+}) as unknown as z.ZodType<Diff>;
+
+/** An action as it comes in at the door. */
+export const actionSchema = z.strictObject({ id, scope: id, label: z.string().max(600), diff: diffSchema });
+
+export const conditionSchema = z.enum(CONDITIONS);

@@ -1,0 +1,186 @@
+import { matchColour, type Colour } from '../colour';
+import { CONDITIONS, type Condition } from '../ledger';
+import { elementKey, readPartName, type ElementKey, type Part } from '../parts';
+import { readDecimal } from '../shared/decimal';
+import type { ColourId } from '../shared/ids';
+import { readMoney, type Minor } from '../shared/money';
+import type { ColumnRole, Purpose } from './columns';
+import type { RawTable } from './table';
+
+/** Why a row cannot be taken as it is. */
+export type RowFault =
+  | { readonly fault: 'no part' }
+  | { readonly fault: 'no colour' }
+  | { readonly fault: 'unknown colour'; readonly text: string; readonly suggestions: readonly ColourId[] }
+  | { readonly fault: 'no quantity' }
+  | { readonly fault: 'quantity'; readonly text: string }
+  | { readonly fault: 'no price' }
+  | { readonly fault: 'price'; readonly text: string };
+
+/** What was taken on trust and should be looked at. */
+export type RowNote =
+  | { readonly note: 'name kept as written' }
+  | { readonly note: 'nearest colour'; readonly text: string; readonly deltaE: number };
+
+/** One row as it will be taken. */
+export interface ReadRow {
+  readonly line: number;
+  readonly text: string;
+  readonly part: Part | null;
+  readonly element: ElementKey | null;
+  readonly qty: number;
+  readonly colourText: string;
+  readonly condition: Condition | null;
+  readonly zone: string;
+  readonly tray: string;
+  readonly place: string;
+  readonly extra: boolean;
+  readonly newPrice: Minor | null;
+  readonly usedPrice: Minor | null;
+  readonly faults: readonly RowFault[];
+  readonly notes: readonly RowNote[];
+}
+
+/** What reading rows needs to know besides the table. */
+export interface RowContext {
+  readonly purpose: Purpose;
+  readonly roles: readonly ColumnRole[];
+  readonly palette: readonly Colour[];
+  /** Foreign colour names that a person has matched before, by `aliasKey`. */
+  readonly aliases: ReadonlyMap<string, ColourId>;
+}
+
+/** The key under which a foreign colour name is remembered. */
+export const aliasKey = (text: string): string =>
+  text.normalize('NFKC').toLowerCase().replace(/\s+/g, ' ').trim().slice(0, 200);
+
+const MOST_PIECES = 100_000;
+
+/** Reads every row of a table. A row with faults says why and is not taken; the others are as they will be. */
+export function readRows(table: RawTable, context: RowContext): ReadRow[] {
+  const reader = new RowReader(context);
+  return table.rows.map((cells, i) => reader.read(cells, table.firstLine + i));
+}
+
+interface FoundColour {
+  readonly id: ColourId | null;
+  readonly text: string;
+  readonly rest?: string;
+  readonly fault?: RowFault;
+  readonly note?: RowNote;
+}
+
+class RowReader {
+  private readonly seen = new Map<string, FoundColour>();
+
+  constructor(private readonly context: RowContext) {}
+
+  read(cells: readonly string[], line: number): ReadRow {
+    const cell = (role: ColumnRole): string => cells[this.context.roles.indexOf(role)] ?? '';
+    const written = cell('name') || cell('code');
+    const colour = this.colour(cell('colour'), cell('hex'), written);
+    const { part, print } = readPartName(colour.rest ?? written);
+    const qty = this.quantity(cell('qty'));
+    const price = this.prices(cell('newPrice'), cell('usedPrice'));
+    const faults = [
+      ...(written ? [] : [{ fault: 'no part' } as const]),
+      ...(colour.fault && written ? [colour.fault] : []),
+      ...qty.faults,
+      ...price.faults,
+    ];
+    const element = written && colour.id ? elementKey(part.id, colour.id, cell('print') || print) : null;
+    return {
+      line,
+      text: written,
+      part: written ? part : null,
+      element,
+      qty: qty.qty,
+      colourText: colour.text,
+      condition: conditionIn(cell('condition')),
+      zone: cell('zone').slice(0, 100),
+      tray: cell('tray').slice(0, 100),
+      place: cell('place').slice(0, 100),
+      extra: isYes(cell('extra')),
+      newPrice: price.newPrice,
+      usedPrice: price.usedPrice,
+      faults,
+      notes: [
+        ...(written && !part.read ? [{ note: 'name kept as written' } as const] : []),
+        ...(colour.note ? [colour.note] : []),
+      ],
+    };
+  }
+
+  private colour(name: string, hex: string, written: string): FoundColour {
+    const known = this.context.roles.includes('colour') || this.context.roles.includes('hex');
+    const key = known ? `${name}\u241f${hex}` : `\u241f\u241f${written}`;
+    const before = this.seen.get(key);
+    if (before) return before;
+    const found = known ? this.named(name, hex) : this.inName(written);
+    this.seen.set(key, found);
+    return found;
+  }
+
+  private named(name: string, hex: string): FoundColour {
+    const text = name || hex;
+    if (!text) return { id: null, text: '', fault: { fault: 'no colour' } };
+    const alias = this.context.aliases.get(aliasKey(text));
+    if (alias) return { id: alias, text };
+    const byName = name ? matchColour(name, this.context.palette) : undefined;
+    const match =
+      byName && byName.how !== 'unknown' ? byName : hex ? matchColour(hex, this.context.palette) : byName;
+    if (!match || match.how === 'unknown') {
+      const suggestions = (match?.suggestions ?? []).map((c) => c.id);
+      return { id: null, text, fault: { fault: 'unknown colour', text, suggestions } };
+    }
+    const note: RowNote | undefined =
+      match.how === 'near' ? { note: 'nearest colour', text, deltaE: match.deltaE } : undefined;
+    return { id: match.colour.id, text, note };
+  }
+
+  /** "plate 2x3 chalk": no colour column, so the colour is looked for at the end of the name. */
+  private inName(written: string): FoundColour {
+    const words = written.split(' ');
+    for (let n = Math.min(3, words.length - 1); n >= 1; n--) {
+      const tail = words.slice(-n).join(' ');
+      const id = this.context.aliases.get(aliasKey(tail));
+      const match = matchColour(tail, this.context.palette);
+      const rest = words.slice(0, -n).join(' ');
+      if (id) return { id, text: tail, rest };
+      if (match.how === 'exact') return { id: match.colour.id, text: tail, rest };
+    }
+    return { id: null, text: '', fault: { fault: 'no colour' } };
+  }
+
+  private quantity(text: string): { qty: number; faults: RowFault[] } {
+    if (this.context.purpose === 'prices') return { qty: 1, faults: [] };
+    if (!text) return { qty: 0, faults: [{ fault: 'no quantity' }] };
+    const n = readDecimal(text.replace(/\s*(x|pcs|pieces)\.?$/i, '').replace(/^x\s*/i, ''));
+    const fine = n !== undefined && Number.isInteger(n) && n > 0 && n <= MOST_PIECES;
+    return fine ? { qty: n, faults: [] } : { qty: 0, faults: [{ fault: 'quantity', text }] };
+  }
+
+  private prices(
+    newText: string,
+    usedText: string,
+  ): { newPrice: Minor | null; usedPrice: Minor | null; faults: RowFault[] } {
+    const [newPrice, usedPrice] = [newText, usedText].map((t) => (t ? (readMoney(t) ?? NaN) : null));
+    const bad = [newText, usedText].find((t) => t && readMoney(t) === undefined);
+    const clean = (p: number | null | undefined): Minor | null =>
+      p === undefined || Number.isNaN(p) ? null : p;
+    const faults: RowFault[] = bad ? [{ fault: 'price', text: bad }] : [];
+    const none = this.context.purpose === 'prices' && !newText && !usedText;
+    if (none) faults.push({ fault: 'no price' });
+    return { newPrice: clean(newPrice), usedPrice: clean(usedPrice), faults };
+  }
+}
+
+const isYes = (text: string): boolean => /^(y|yes|true|1|x|extra|spare)$/i.test(text);
+
+function conditionIn(text: string): Condition | null {
+  const word = text.toLowerCase();
+  if (!word) return null;
+  if (/^n(ew)?$/.test(word)) return 'new';
+  if (/^u(sed)?$|second/.test(word)) return 'used';
+  return CONDITIONS.find((c) => word.includes(c)) ?? null;
+}

@@ -1,0 +1,234 @@
+import {
+  addModification,
+  logLine,
+  markDone,
+  placeOrder,
+  readLine,
+  toBuy,
+  Workbench,
+  type Command,
+  type Source,
+} from '../core/bench';
+import { added, joinDiffs, type Modification } from '../core/ledger';
+import { elementKey, inColour, splitElementKey, type ElementKey } from '../core/parts';
+import {
+  asId,
+  countingIds,
+  type ActionId,
+  type BuildId,
+  type ColourId,
+  type PhaseId,
+  type WhatIfId,
+} from '../core/shared/ids';
+import type { Handle } from '../data/database';
+import { writeSet } from '../data/catalogue';
+import { perform } from '../server/perform';
+import { takeSnapshot } from '../server/snapshot';
+import { takeBoxes, takePrices, takeStock, type TakeBoxes } from '../server/take-in';
+import { demoPrice } from './prices';
+import { harbourFerry } from './sets/harbour-ferry';
+import { icebreaker } from './sets/icebreaker';
+import { lightkeepersHouse } from './sets/lightkeepers-house';
+import type { DemoSet } from './sets/set-text';
+import { ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
+import { demoStores } from './stores';
+
+export const DEMO_SETS: readonly DemoSet[] = [lightkeepersHouse, harbourFerry, icebreaker];
+
+/** Ways the demo's days pass: the story is dated, so that a fresh demo is the same every time. */
+const FIRST_DAY = Date.UTC(2026, 9, 3, 18, 0, 0);
+
+/** Fills an empty workspace with the demo. Everything goes through the same doors as a person's own work. */
+export function seedDemo(handle: Handle): void {
+  const newId = countingIds('demo');
+  let minutes = 0;
+  const clock = () => new Date(FIRST_DAY + (minutes += 7) * 60_000);
+  const context = () => ({ handle, newId, now: clock() });
+  const nothing = { made: [], matched: [] };
+  for (const set of DEMO_SETS) writeSet(handle.db, set, set.lots);
+  must(
+    takePrices(
+      {
+        request: newId(),
+        prices: pricedElements().map((element) => ({ element, ...demoPrice(element) })),
+        colours: nothing,
+        memory: null,
+      },
+      context(),
+    ),
+  );
+  const stock = demoStores().map((l) => ({ ...l, worth: null }));
+  must(takeStock({ request: newId(), tray: 'A1', lots: stock, colours: nothing, memory: null }, context()));
+  const ferry = boxes(harbourFerry, 'Skerry, as unpacked', 'second-hand', 3200);
+  must(takeBoxes({ ...ferry, request: newId() }, context()));
+  const ship = must(
+    takeBoxes({ ...boxes(icebreaker, 'Northern Reach', 'new', 42900), request: newId() }, context()),
+  );
+  tell(handle, ship.build, ICEBREAKER_STORY, newId, clock);
+  const house = must(takeBoxes({ ...agedHouse(), request: newId() }, context()));
+  tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
+}
+
+function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {
+  if (!result.ok) throw new Error(`the demo could not be seeded: ${JSON.stringify(result.reason)}`);
+  return result.value;
+}
+
+function boxes(
+  set: DemoSet,
+  name: string,
+  condition: 'new' | 'second-hand',
+  price: number,
+): Omit<TakeBoxes, 'request'> {
+  const lots = set.lots.map((l) => ({ ...l, condition: null }));
+  const box = {
+    setName: set.name,
+    setCode: set.code,
+    copies: 1,
+    condition,
+    role: 'base' as const,
+    price,
+    lots,
+  };
+  return { build: { name }, boxes: [box], colours: { made: [], matched: [] }, memory: null };
+}
+
+/** The second-hand house: nine of the tower's chalk bricks have stood in the sun. */
+function agedHouse(): Omit<TakeBoxes, 'request'> {
+  const whole = boxes(lightkeepersHouse, "Lightkeeper's House", 'second-hand', 4650);
+  const aged = elementKey('brick 1x1' as never, 'chalk' as never);
+  const lots = (whole.boxes[0]?.lots ?? []).flatMap((l) =>
+    l.element === aged && l.zone === 'Tower'
+      ? [
+          { ...l, qty: l.qty - 9 },
+          { ...l, qty: 9, condition: 'yellowed' as const },
+        ]
+      : [l],
+  );
+  return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, lots })) };
+}
+
+/** What the price book knows: all that is in the sets and stores, and the house's parts in the colours it is worked in. */
+function pricedElements(): ElementKey[] {
+  const known = new Set<ElementKey>([
+    ...DEMO_SETS.flatMap((s) => s.lots.map((l) => l.element)),
+    ...demoStores().map((l) => l.element),
+  ]);
+  for (const { element } of [...lightkeepersHouse.lots, ...harbourFerry.lots]) {
+    if (splitElementKey(element).print) continue;
+    for (const colour of ['chalk', 'ash', 'slate', 'bark', 'dune', 'kelp', 'amber', 'soot', 'brick-red'])
+      known.add(inColour(element, asId<ColourId>(colour)));
+  }
+  return [...known];
+}
+
+type Clock = () => Date;
+
+/** Plays a story into a build, action by action. */
+function tell(
+  handle: Handle,
+  build: BuildId | undefined,
+  story: readonly Step[],
+  newId: () => string,
+  clock: Clock,
+): void {
+  if (!build) throw new Error('a story needs a build');
+  const bench = () => {
+    const snapshot = takeSnapshot(handle, build);
+    if (!snapshot) throw new Error(`no build ${build}`);
+    return snapshot;
+  };
+  const act = (command: Command) =>
+    must(
+      perform(
+        handle,
+        { id: asId<ActionId>(newId()), scope: build, label: command.label.slice(0, 500), diff: command.diff },
+        clock(),
+      ),
+    );
+  const source = (): Source => ({ newId, now: clock().toISOString() });
+  for (const step of story)
+    playStep(
+      step,
+      () => new Workbench(bench()),
+      (w) => new Workbench(bench(), w),
+      act,
+      source,
+    );
+}
+
+function playStep(
+  step: Step,
+  open: () => Workbench,
+  openWhatIf: (whatIf: WhatIfId) => Workbench,
+  act: (c: Command) => void,
+  source: () => Source,
+): void {
+  const byTitle = (title: string): Modification => {
+    const found = open().modifications.find((m) => m.title === title);
+    if (!found) throw new Error(`the story has no modification ${title}`);
+    return found;
+  };
+  const log = (bench: Workbench, modification: Modification, line: string, planned: boolean) => {
+    const reading = readLine(bench, line, { modification, planned });
+    if (!reading.ready)
+      throw new Error(
+        `the story cannot log ${line}: ${JSON.stringify([reading.problems, reading.clauses.map((c) => c.problem ?? c.understood)])}`,
+      );
+    act(logLine(bench, reading, line, source()));
+  };
+  switch (step.do) {
+    case 'modification': {
+      act(startModification(open(), step, source()));
+      for (const line of step.lines) log(open(), byTitle(step.title), line, false);
+      return;
+    }
+    case 'place': {
+      const bench = open();
+      const entries = bench.entries.filter((e) => e.note === step.match && e.state === 'planned');
+      act(must(markDone(bench, entries, source(), step.steps)));
+      return;
+    }
+    case 'order': {
+      const bench = open();
+      const entries = toBuy(bench.entries.filter((e) => e.modification === byTitle(step.modification).id));
+      act(
+        placeOrder(bench, entries, { seller: step.seller, postage: step.postage, due: step.due }, source()),
+      );
+      return;
+    }
+    case 'whatIf': {
+      const id = asId<WhatIfId>(source().newId());
+      act({
+        label: `start what-if ${step.name}`,
+        diff: added('whatIf', { id, build: open().build, name: step.name, note: '' }),
+      });
+      for (const line of step.lines) log(openWhatIf(id), byTitle(step.modification), line, true);
+    }
+  }
+}
+
+function startModification(
+  bench: Workbench,
+  step: Extract<Step, { do: 'modification' }>,
+  source: Source,
+): Command {
+  const zone = bench.zones.find((z) => z.name === step.zone);
+  if (!zone) throw new Error(`the story has no zone ${step.zone}`);
+  const phases = [...bench.records.phase.values()];
+  const old = phases.find((p) => p.name === step.phase);
+  const phase = step.phase ? (old?.id ?? asId<PhaseId>(source.newId())) : null;
+  const made = addModification(bench, step.title, zone.id, source);
+  const record = made.diff.added[0]?.record as Modification;
+  const fresh =
+    phase && !old
+      ? added('phase', { id: phase, build: bench.build, name: step.phase ?? '', position: phases.length + 1 })
+      : joinDiffs();
+  return {
+    label: made.label,
+    diff: joinDiffs(
+      fresh,
+      added('modification', { ...record, phase, why: step.why ?? '', note: step.note ?? '' }),
+    ),
+  };
+}

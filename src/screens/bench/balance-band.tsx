@@ -1,0 +1,217 @@
+'use client';
+
+import clsx from 'clsx';
+import { takeTally, type Figure, type Tally } from '@/core/ledger';
+import type { Effect } from '@/core/bench';
+import { count, money, signed } from '@/ui/numbers';
+import { booksInView, useBench } from './bench-store';
+
+interface BandProps {
+  /** What the line being typed would do; null while there is none. */
+  readonly effect: Effect | null;
+  readonly onOpen: (figure: Figure) => void;
+}
+
+/** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
+export function BalanceBand({ effect, onOpen }: BandProps) {
+  const bench = useBench((s) => s.bench);
+  const view = useBench((s) => s.view);
+  const version = useBench((s) => s.version);
+  const scope = { of: 'build' } as const;
+  const now = takeTally(booksInView({ bench, view, version }), scope, bench.priceOf);
+  const planned = takeTally(bench.planned, scope, bench.priceOf);
+  const trying = effect && pickEffect(effect, now, view.kind);
+  const shown = trying ?? now;
+  const f = shown.figures;
+  return (
+    <section
+      aria-label="Balance"
+      data-trying={trying ? 'yes' : undefined}
+      className="border-rule grid border-b md:grid-cols-[1fr_auto_auto]"
+    >
+      <div className="flex flex-col justify-center gap-2 px-4 py-3">
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <Big value={count(f.shipped)} words="as shipped" onClick={() => onOpen('shipped')} />
+          <Big
+            value={`− ${count(f.out)}`}
+            words="out"
+            was={now.figures.out}
+            is={f.out}
+            onClick={() => onOpen('out')}
+          />
+          <Big
+            value={`+ ${count(f.in)}`}
+            words="in"
+            was={now.figures.in}
+            is={f.in}
+            onClick={() => onOpen('in')}
+          />
+          <Big
+            value={`= ${count(f.onModel)}`}
+            words="on the model"
+            was={now.figures.onModel}
+            is={f.onModel}
+            onClick={() => onOpen('onModel')}
+          />
+          <Asides tally={shown} onOpen={onOpen} />
+          <button
+            type="button"
+            onClick={() => onOpen('net')}
+            className="border-ink hover:bg-wash ml-auto rounded-full border px-3 py-1 font-semibold"
+            aria-label={`net ${signed(f.net)} pieces`}
+          >
+            net {signed(f.net)}
+          </button>
+        </div>
+        <Bar shown={shown} planned={planned} />
+      </div>
+      <CostCell shown={shown} now={now} onOpen={onOpen} />
+      <SparesCell shown={shown} now={now} onOpen={onOpen} />
+    </section>
+  );
+}
+
+/** In the built view a line moves the built figures when it is done; a planned line shows in the plan. */
+function pickEffect(effect: Effect, now: Tally, view: string): Tally {
+  const builtMoves = JSON.stringify(effect.built) !== JSON.stringify(now);
+  return view === 'built' && builtMoves ? effect.built : effect.planned;
+}
+
+interface BigProps {
+  readonly value: string;
+  readonly words: string;
+  readonly was?: number;
+  readonly is?: number;
+  readonly onClick: () => void;
+}
+
+function Big({ value, words, was, is, onClick }: BigProps) {
+  const moved = was !== undefined && is !== undefined && was !== is;
+  return (
+    <button
+      type="button"
+      onClick={onClick}
+      className="group flex items-baseline gap-1.5 rounded-sm text-left"
+    >
+      <span
+        className={clsx(
+          'figure-lg group-hover:underline',
+          moved && 'underline decoration-dotted underline-offset-4',
+        )}
+      >
+        {value}
+      </span>
+      <span className="text-faint text-[12px]">
+        {words}
+        {moved && <b className="text-ink"> {signed(is - was)}</b>}
+      </span>
+    </button>
+  );
+}
+
+function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figure: Figure) => void }) {
+  const asides: [Figure, string][] = [
+    ['recoloured', 'recoloured'],
+    ['refreshed', 'refreshed'],
+    ['replaced', 'stand-ins replaced'],
+    ['missing', 'missing'],
+    ['madeGood', 'made good'],
+  ];
+  return (
+    <span className="text-soft flex flex-wrap gap-x-2">
+      {asides
+        .filter(([figure]) => f[figure] !== 0)
+        .map(([figure, words]) => (
+          <button
+            key={figure}
+            type="button"
+            onClick={() => onOpen(figure)}
+            className="min-h-6 hover:underline"
+          >
+            {count(f[figure])} {words}
+          </button>
+        ))}
+    </span>
+  );
+}
+
+/** Kept, changed, new and still planned, to scale: grey, split, ink and dashed. */
+function Bar({ shown, planned }: { shown: Tally; planned: Tally }) {
+  const f = shown.figures;
+  const changed = f.recoloured + f.refreshed + f.replaced;
+  const kept = Math.max(0, f.onModel - f.in - f.madeGood - changed);
+  const still = Math.max(0, planned.figures.in - f.in);
+  const parts = [
+    { key: 'kept', n: kept, className: 'bg-edge/70' },
+    {
+      key: 'recoloured or refreshed',
+      n: changed,
+      className: 'bg-[linear-gradient(110deg,#b4b4b4_50%,#161616_50%)]',
+    },
+    { key: 'new', n: f.in + f.madeGood, className: 'bg-ink' },
+    { key: 'planned to go on', n: still, className: 'border border-dashed border-edge' },
+  ].filter((p) => p.n > 0);
+  const says = parts.map((p) => `${p.n} ${p.key}`).join(', ');
+  return (
+    <div role="img" aria-label={`On the model: ${says}`} title={says} className="flex h-3 gap-0.5">
+      {parts.map((p) => (
+        <span key={p.key} style={{ flexGrow: p.n }} className={clsx('min-w-1 rounded-xs', p.className)} />
+      ))}
+    </div>
+  );
+}
+
+function CostCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (figure: Figure) => void }) {
+  const f = shown.figures;
+  const moved = f.outOfPocket !== now.figures.outOfPocket || f.worthIn !== now.figures.worthIn;
+  return (
+    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:w-44 md:border-l">
+      <span className="text-faint text-[12px]">Cost of this mod</span>
+      <button
+        type="button"
+        onClick={() => onOpen('outOfPocket')}
+        className="flex items-baseline gap-1.5 text-left hover:underline"
+      >
+        <span className={clsx('figure-md', moved && 'underline decoration-dotted underline-offset-4')}>
+          {money(f.outOfPocket)}
+        </span>
+        <span className="text-faint text-[12px]">out of pocket</span>
+      </button>
+      <button
+        type="button"
+        onClick={() => onOpen('worthIn')}
+        className="text-soft min-h-6 text-left text-[12px] hover:underline"
+      >
+        {money(f.worthIn)} with own parts
+        {f.unpriced > 0 && ` · ${count(f.unpriced)} unpriced`}
+      </button>
+    </div>
+  );
+}
+
+function SparesCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (figure: Figure) => void }) {
+  const f = shown.figures;
+  const moved = f.sparesLeft !== now.figures.sparesLeft;
+  return (
+    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:w-44 md:border-l">
+      <span className="text-faint text-[12px]">Spare parts</span>
+      <button
+        type="button"
+        onClick={() => onOpen('sparesLeft')}
+        className="flex items-baseline gap-1.5 text-left hover:underline"
+      >
+        <span className={clsx('figure-md', moved && 'underline decoration-dotted underline-offset-4')}>
+          {count(f.sparesLeft)}
+        </span>
+        <span className="text-faint text-[12px]">left of {count(f.released + f.extras)}</span>
+      </button>
+      <button
+        type="button"
+        onClick={() => onOpen('usedAgain')}
+        className="text-soft min-h-6 text-left text-[12px] hover:underline"
+      >
+        {count(f.usedAgain)} went back in · {money(shown.sparesWorth)}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+'use client';
+
+import { useState } from 'react';
+import { changed } from '@/core/ledger';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { Field, Input } from '@/ui/field';
+import { money } from '@/ui/numbers';
+import { useBench } from './bench-store';
+
+/** The build's name and note, and the boxes it was made from. */
+export function BuildDialog({ onClose }: { onClose: () => void }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const build = bench.records.build.get(bench.build);
+  const [name, setName] = useState(build?.name ?? '');
+  const [note, setNote] = useState(build?.note ?? '');
+  if (!build) return null;
+  const change = (to: Partial<typeof build>, label: string) => {
+    perform({ label, diff: changed('build', build, to) });
+    onClose();
+  };
+  return (
+    <Dialog open onOpenChange={onClose} title="This build">
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (name.trim()) change({ name: name.trim(), note: note.trim() }, 'rename the build');
+        }}
+      >
+        <Field label="Name">
+          <Input autoFocus required maxLength={200} value={name} onChange={(e) => setName(e.target.value)} />
+        </Field>
+        <Field label="Note">
+          <textarea
+            rows={3}
+            maxLength={4000}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            className="border-edge bg-sheet rounded-md border px-2 py-1"
+          />
+        </Field>
+        <section>
+          <h3 className="mb-1">Boxes</h3>
+          <ul>
+            {[...bench.records.copy.values()].map((c) => (
+              <li key={c.id} className="border-rule flex gap-2 border-b py-1">
+                <bdi className="flex-1 truncate">{c.setName}</bdi>
+                <span className="text-soft">
+                  {c.condition}
+                  {c.role === 'donor' ? ', broken up for parts' : ''}
+                </span>
+                <span>{money(c.price)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <div className="flex gap-2">
+          <Button
+            onClick={() =>
+              change(
+                { archived: !build.archived },
+                build.archived ? 'take from the archive' : 'put into the archive',
+              )
+            }
+          >
+            {build.archived ? 'Take from the archive' : 'Put into the archive'}
+          </Button>
+          <span className="flex-1" />
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="main" type="submit" disabled={!name.trim()}>
+            Keep
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

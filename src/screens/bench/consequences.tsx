@@ -1,0 +1,188 @@
+'use client';
+
+import { openStandIns, placeOf, type Entry, type Figures } from '@/core/ledger';
+import { toBuy } from '@/core/bench';
+import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
+import { Button } from '@/ui/button';
+import { Glyph, LotGlyph } from '@/ui/glyph';
+import { count, modNo, money, pieces } from '@/ui/numbers';
+import { entriesOf, useBench } from './bench-store';
+import type { BenchDialogs } from './dialogs';
+
+/** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */
+export function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
+  const bench = useBench((s) => s.bench);
+  const selected = useBench((s) => s.selected);
+  const modification = selected ? bench.records.modification.get(selected) : undefined;
+  if (!modification)
+    return (
+      <aside aria-label="Consequences" className="text-soft p-4">
+        Choose a modification to see where its parts come from, what it costs and what it leaves behind.
+      </aside>
+    );
+  const figures = bench.planned.figures({ of: 'modification', modification: modification.id });
+  const entries = entriesOf(bench, modification.id);
+  return (
+    <aside aria-label="Consequences" className="flex h-full flex-col gap-4 overflow-auto p-4">
+      <Sources
+        title={`${modNo(modification.no)} · where ${pieces(joined(figures))} come from`}
+        figures={figures}
+      />
+      <Costs figures={figures} />
+      <ToBuy entries={entries} onOrder={() => dialogs.open({ dialog: 'order', modification })} />
+      <StandIns entries={entries} />
+      <LeavesBehind entries={entries} />
+    </aside>
+  );
+}
+
+const joined = (f: Figures): number => f.fromSpares + f.fromStores + f.fromDonor + f.fromOrder + f.bought;
+
+function Sources({ title, figures: f }: { title: string; figures: Figures }) {
+  const rows = [
+    { words: 'This build’s spares', n: f.fromSpares, look: 'bg-ink' },
+    { words: 'Own stores', n: f.fromStores, look: 'bg-edge' },
+    {
+      words: 'Donor boxes',
+      n: f.fromDonor,
+      look: 'bg-[repeating-linear-gradient(90deg,#161616_0_2px,#fff_2px_5px)] border border-ink',
+    },
+    {
+      words: 'On order',
+      n: f.fromOrder,
+      look: 'bg-[radial-gradient(#161616_1px,#fff_1.4px)] bg-[length:5px_5px] border border-ink',
+    },
+    {
+      words: 'Bought or to buy',
+      n: f.bought,
+      look: 'bg-[repeating-linear-gradient(45deg,#161616_0_2px,#fff_2px_5px)] border border-ink',
+    },
+  ].filter((r) => r.n > 0);
+  return (
+    <section>
+      <h2 className="mb-2">{title}</h2>
+      {rows.length === 0 && <p className="text-soft">Nothing goes on in it.</p>}
+      <div aria-hidden className="mb-2 flex h-3 gap-0.5">
+        {rows.map((r) => (
+          <span key={r.words} style={{ flexGrow: r.n }} className={`rounded-xs ${r.look}`} />
+        ))}
+      </div>
+      <dl className="grid grid-cols-[auto_1fr_auto] items-center gap-x-2">
+        {rows.map((r) => (
+          <div key={r.words} className="contents">
+            <span aria-hidden className={`size-3 rounded-xs ${r.look}`} />
+            <dt>{r.words}</dt>
+            <dd className="text-right font-semibold">{count(r.n)}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function Costs({ figures: f }: { figures: Figures }) {
+  const rows: [string, string][] = [
+    ['Out of pocket', money(f.outOfPocket)],
+    ['of it postage and donor boxes', money(f.sharedCost)],
+    ['Worth of all that goes in', money(f.worthIn)],
+    ['less what comes back to hand', money(f.worthIn - f.worthBack)],
+  ];
+  return (
+    <section className="border-rule border-t pt-3">
+      <h2 className="mb-1">What it costs, both ways</h2>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-2">
+        {rows.map(([words, amount], i) => (
+          <div key={words} className="contents">
+            <dt className={i % 2 ? 'text-faint' : ''}>{words}</dt>
+            <dd className={i % 2 ? 'text-faint text-right' : 'text-right font-semibold'}>{amount}</dd>
+          </div>
+        ))}
+      </dl>
+      {f.unpriced > 0 && (
+        <p className="text-soft mt-1">
+          {pieces(f.unpriced)} have no known price and count as nothing. Add “at 0.12”, or bring a price book
+          in.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function ToBuy({ entries, onOrder }: { entries: readonly Entry[]; onOrder: () => void }) {
+  const lots = sum(toBuy(entries).flatMap((e) => e.movements.filter((m) => placeOf(m.from) === 'outside')));
+  if (lots.length === 0) return null;
+  return (
+    <section className="border-rule border-t pt-3">
+      <h2 className="mb-1">Still to buy</h2>
+      <Lots lots={lots} />
+      <Button className="mt-2" onClick={onOrder}>
+        Order these…
+      </Button>
+    </section>
+  );
+}
+
+function StandIns({ entries }: { entries: readonly Entry[] }) {
+  const set = useBench((s) => s.set);
+  const open = openStandIns(entries);
+  if (open.length === 0) return null;
+  return (
+    <section className="border-rule border-t pt-3">
+      <h2 className="mb-1">Standing in</h2>
+      <ul className="flex flex-col gap-1">
+        {open.map((s) => (
+          <li key={s.element + s.standsFor} className="flex items-center gap-2">
+            <Glyph element={s.element} mark="stand-in" size={30} />
+            <span className="flex-1">
+              {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
+            </span>
+            <Button
+              onClick={() => {
+                set({ line: `^${s.qty} ${elementName(s.element)} > ${splitElementKey(s.standsFor).colour}` });
+                document.getElementById('call-line')?.focus();
+              }}
+            >
+              Replace
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
+  const priceOf = useBench((s) => s.bench.priceOf);
+  const moved = entries
+    .flatMap((e) => e.movements)
+    .filter((m) => placeOf(m.from) === 'model' && placeOf(m.to) === 'spares');
+  const lots = sum(moved);
+  const worth = moved.reduce((s, m) => s + (priceOf(m.element, m.grade) ?? 0) * m.qty, 0);
+  const total = lots.reduce((s, l) => s + l.qty, 0);
+  return (
+    <section className="border-rule border-t pt-3">
+      <h2 className="mb-1">Leaves behind</h2>
+      <Lots lots={lots} />
+      <p className="text-soft">
+        {total === 0
+          ? 'No spares.'
+          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${money(worth)}`}
+      </p>
+    </section>
+  );
+}
+
+function sum(movements: readonly { element: ElementKey; qty: number }[]) {
+  const sums = new Map<ElementKey, number>();
+  for (const m of movements) sums.set(m.element, (sums.get(m.element) ?? 0) + m.qty);
+  return [...sums].map(([element, qty]) => ({ element, qty }));
+}
+
+const Lots = ({ lots }: { lots: readonly { element: ElementKey; qty: number }[] }) => (
+  <div className="flex flex-wrap gap-x-3">
+    {lots.slice(0, 12).map((l) => (
+      <LotGlyph key={l.element} element={l.element} qty={l.qty} size={32} />
+    ))}
+    {lots.length > 12 && <span className="text-faint self-center">and {lots.length - 12} more lots</span>}
+  </div>
+);

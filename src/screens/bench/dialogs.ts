@@ -1,0 +1,27 @@
+import type { Entry, Figure, Modification, Scope } from '@/core/ledger';
+import type { ElementKey } from '@/core/parts';
+
+/** Which sheet is open over the bench. */
+export type OpenDialog =
+  | { readonly dialog: 'act'; readonly element: ElementKey | null }
+  | { readonly dialog: 'figure'; readonly figure: Figure; readonly scope: Scope }
+  | { readonly dialog: 'modification'; readonly modification: Modification | null }
+  | { readonly dialog: 'order'; readonly modification: Modification | null }
+  | { readonly dialog: 'part'; readonly entry: Entry }
+  | { readonly dialog: 'zones' }
+  | { readonly dialog: 'whatIfs' }
+  | { readonly dialog: 'build' }
+  | { readonly dialog: 'keys' }
+  | { readonly dialog: 'commands' };
+
+/** What the parts of the bench can ask for. */
+export interface BenchDialogs {
+  readonly open: (dialog: OpenDialog) => void;
+  readonly place: (entries: readonly Entry[], steps?: number) => void;
+  readonly plan: (entries: readonly Entry[]) => void;
+  readonly remove: (entries: readonly Entry[]) => void;
+  readonly edit: (entry: Entry) => void;
+  readonly moveTo: (entries: readonly Entry[], target: Modification) => void;
+  readonly shift: (entry: Entry, by: -1 | 1) => void;
+  readonly shiftModification: (modification: Modification, by: -1 | 1) => void;
+}

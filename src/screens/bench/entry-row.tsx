@@ -1,0 +1,195 @@
+'use client';
+
+import clsx from 'clsx';
+import { MoreHorizontal } from 'lucide-react';
+import type { KeyboardEvent } from 'react';
+import { ENTRY_KINDS, offPieces, onPieces, sizeOf, stepsOf, type Entry } from '@/core/ledger';
+import { elementName, splitElementKey } from '@/core/parts';
+import { Glyph } from '@/ui/glyph';
+import { Mark, MARK_OF } from '@/ui/mark';
+import { Menu } from '@/ui/menu';
+import { useBench } from './bench-store';
+import { sourceWords } from './call-line';
+import type { BenchDialogs } from './dialogs';
+
+/** One entry of the open modification. Space marks it, Enter edits, D places, Delete deletes, Alt and arrows move it. */
+export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
+  const marked = useBench((s) => s.marked.has(entry.id));
+  const editing = useBench((s) => s.editing === entry.id);
+  const all = useBench((s) => s.marked);
+  const set = useBench((s) => s.set);
+  const toggle = () => {
+    const next = new Set(all);
+    if (!next.delete(entry.id)) next.add(entry.id);
+    set({ marked: next });
+  };
+  const onKeyDown = (e: KeyboardEvent<HTMLLIElement>) => {
+    if (e.target !== e.currentTarget) return;
+    const act = keyAction(e, entry, dialogs, toggle);
+    if (!act) return;
+    e.preventDefault();
+    act();
+  };
+  const name = entryName(entry);
+  return (
+    <li
+      tabIndex={0}
+      onKeyDown={onKeyDown}
+      data-entry={entry.no}
+      className={clsx(
+        'group grid min-h-9 grid-cols-[auto_auto_2rem_auto_1fr_auto_auto] items-center gap-2 rounded-md',
+        marked && 'bg-wash',
+        editing && 'outline-ink outline-2',
+      )}
+    >
+      <input
+        type="checkbox"
+        checked={marked}
+        onChange={toggle}
+        aria-label={`Mark entry ${entry.no}: ${name}`}
+        className="accent-ink size-4"
+      />
+      <Mark mark={MARK_OF[entry.kind]} label={ENTRY_KINDS[entry.kind].label} />
+      <b className="text-right">{sizeOf(entry) || entry.movements.reduce((s, m) => s + m.qty, 0)}</b>
+      <EntryGlyph entry={entry} />
+      <span className={clsx('min-w-0 truncate', entry.state === 'planned' && 'italic')} title={name}>
+        <bdi>{name}</bdi>
+        <span className="text-faint">
+          {' '}
+          <bdi>{asideWords(entry)}</bdi>
+        </span>
+      </span>
+      <span className="text-soft text-right text-[12px]">
+        {entry.state === 'planned' && <PlannedChip entry={entry} />}{' '}
+        {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry)}
+      </span>
+      <RowMenu entry={entry} dialogs={dialogs} />
+    </li>
+  );
+}
+
+function keyAction(
+  e: KeyboardEvent,
+  entry: Entry,
+  dialogs: BenchDialogs,
+  toggle: () => void,
+): (() => void) | undefined {
+  if (e.altKey && e.key === 'ArrowUp') return () => dialogs.shift(entry, -1);
+  if (e.altKey && e.key === 'ArrowDown') return () => dialogs.shift(entry, 1);
+  if (e.altKey || e.ctrlKey || e.metaKey) return undefined;
+  const actions: Record<string, () => void> = {
+    ' ': toggle,
+    Enter: () => dialogs.edit(entry),
+    Delete: () => dialogs.remove([entry]),
+    d: () => (entry.state === 'planned' ? dialogs.place([entry]) : dialogs.plan([entry])),
+    ArrowDown: () => (e.currentTarget.nextElementSibling as HTMLElement | null)?.focus(),
+    ArrowUp: () => (e.currentTarget.previousElementSibling as HTMLElement | null)?.focus(),
+  };
+  return actions[e.key];
+}
+
+function PlannedChip({ entry }: { entry: Entry }) {
+  const records = useBench((s) => s.bench.records.entry);
+  const kin = entry.line ? [...records.values()].filter((e) => (e.line ?? e.id) === entry.line) : [];
+  const done = kin.filter((e) => e.state === 'done').reduce((s, e) => s + sizeOf(e), 0);
+  const whole = kin.reduce((s, e) => s + sizeOf(e), 0);
+  return (
+    <span className="border-edge rounded-sm border border-dashed px-1 not-italic">
+      {entry.whatIf ? 'what if' : done > 0 ? `${done} of ${whole} placed` : 'planned'}
+    </span>
+  );
+}
+
+function EntryGlyph({ entry }: { entry: Entry }) {
+  const [off, on] = [offPieces(entry)[0], onPieces(entry)[0]];
+  if (entry.kind === 'swap' && off && on)
+    return (
+      <span className="flex">
+        <Glyph element={off.element} mark="out" size={30} />
+        <Glyph element={on.element} size={30} />
+      </span>
+    );
+  const main = on ?? off ?? entry.movements[0];
+  const was = entry.kind === 'recolour' || entry.kind === 'replacement' ? off?.element : undefined;
+  return (
+    <span className="flex">
+      {main && (
+        <Glyph
+          element={main.element}
+          mark={entry.hidden ? 'hidden' : MARK_OF[entry.kind]}
+          was={was}
+          size={32}
+        />
+      )}
+    </span>
+  );
+}
+
+/** "boat door 1x6 deep to kelp", "plate 1x2 ash for plate 1x4 ash", "Lamp table". */
+function entryName(entry: Entry): string {
+  const [off, on] = [offPieces(entry), onPieces(entry)];
+  const first = on[0] ?? off[0] ?? entry.movements[0];
+  if (!first) return '';
+  const more = (on.length || off.length) > 1 ? ` and ${(on.length || off.length) - 1} more lots` : '';
+  if ((entry.kind === 'recolour' || entry.kind === 'replacement') && off[0] && on[0]) {
+    const [a, b] = [splitElementKey(off[0].element), splitElementKey(on[0].element)];
+    return a.part === b.part
+      ? `${a.part} ${a.colour} to ${b.colour}`
+      : `${elementName(off[0].element)} to ${elementName(on[0].element)}`;
+  }
+  if (entry.kind === 'swap' && off[0] && on[0])
+    return `${off[0].qty} ${elementName(off[0].element)} for ${on[0].qty} ${elementName(on[0].element)}`;
+  return `${elementName(first.element)}${more}`;
+}
+
+function asideWords(entry: Entry): string {
+  const standing =
+    entry.standsFor && entry.kind === 'stand-in'
+      ? `standing in for ${splitElementKey(entry.standsFor).colour}`
+      : '';
+  return [
+    standing,
+    entry.why ? `#${entry.why}` : '',
+    entry.hidden ? 'hidden' : '',
+    entry.kind === 'order' ? '' : entry.note,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
+  const planned = entry.state === 'planned';
+  const stock = entry.kind === 'order';
+  return (
+    <Menu
+      label={`Entry ${entry.no}`}
+      trigger={
+        <button
+          type="button"
+          aria-label={`More for entry ${entry.no}`}
+          className="hover:bg-wash grid size-6 place-items-center rounded-sm"
+        >
+          <MoreHorizontal size={14} aria-hidden />
+        </button>
+      }
+      items={[
+        ...(stock
+          ? []
+          : [
+              planned
+                ? { label: 'Placed', keys: 'D', onSelect: () => dialogs.place([entry]) }
+                : { label: 'Back to planned', keys: 'D', onSelect: () => dialogs.plan([entry]) },
+              {
+                label: 'Placed in part…',
+                disabled: !planned || stepsOf(entry) < 2,
+                onSelect: () => dialogs.open({ dialog: 'part', entry }),
+              },
+              { label: 'Edit in the call line', keys: 'Enter', onSelect: () => dialogs.edit(entry) },
+            ]),
+        { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
+        { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
+        { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,225 @@
+'use client';
+
+import clsx from 'clsx';
+import { MoreHorizontal } from 'lucide-react';
+import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
+import { deleteModification, toBuy } from '@/core/bench';
+import { offPieces, onPieces, sizeOf } from '@/core/ledger';
+import { Button } from '@/ui/button';
+import { LotGlyph } from '@/ui/glyph';
+import { MARK_OF } from '@/ui/mark';
+import { Menu } from '@/ui/menu';
+import { count, modNo, money, signed } from '@/ui/numbers';
+import { booksInView, entriesOf, useBench } from './bench-store';
+import type { BenchDialogs } from './dialogs';
+import { EntryRow } from './entry-row';
+
+interface CardProps {
+  readonly modification: Modification;
+  readonly open: boolean;
+  readonly dialogs: BenchDialogs;
+}
+
+/** A modification: one row when closed, its entries when open. */
+export function ModificationCard({ modification, open, dialogs }: CardProps) {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const view = useBench((s) => s.view);
+  const set = useBench((s) => s.set);
+  const entries = entriesOf(bench, modification.id);
+  const scope = { of: 'modification', modification: modification.id } as const;
+  const books = view.kind === 'asOf' ? booksInView({ bench, view, version }) : bench.planned;
+  const figures = books.figures(scope);
+  const zone = bench.records.zone.get(modification.zone);
+  const phase = modification.phase ? bench.records.phase.get(modification.phase) : undefined;
+  return (
+    <li
+      aria-current={open ? 'true' : undefined}
+      className={clsx(
+        'border-rule',
+        open ? 'border-ink bg-sheet my-1.5 rounded-lg border px-3' : 'border-b px-3',
+      )}
+    >
+      <div className="flex min-h-14 items-center gap-3 py-2">
+        <button
+          type="button"
+          onClick={() => set({ selected: modification.id, marked: new Set() })}
+          aria-expanded={open}
+          className="flex min-w-0 flex-1 items-baseline gap-3 text-left"
+        >
+          <span className="text-faint w-10 shrink-0 font-mono text-[12px]">{modNo(modification.no)}</span>
+          <span className="min-w-0 flex-1">
+            <span className="block truncate">
+              <bdi className="text-[14px] font-semibold">{modification.title}</bdi>
+              <span className="text-faint">
+                {zone && zone.parent && <bdi> · {zone.name}</bdi>}
+                {phase && <bdi> · {phase.name}</bdi>}
+                {placedWords(entries)}
+              </span>
+            </span>
+            {!open && <Summary entries={entries} />}
+          </span>
+        </button>
+        <Numbers figures={figures} dialogs={dialogs} scope={scope} entries={entries} />
+        {open && <CardMenu modification={modification} entries={entries} dialogs={dialogs} />}
+      </div>
+      {open && <OpenCard modification={modification} entries={entries} dialogs={dialogs} />}
+    </li>
+  );
+}
+
+function placedWords(entries: readonly Entry[]): string {
+  const size = (state: Entry['state']) =>
+    entries.filter((e) => e.state === state && e.kind !== 'order').reduce((s, e) => s + sizeOf(e), 0);
+  const [done, planned] = [size('done'), size('planned')];
+  if (planned === 0) return '';
+  return done === 0 ? ` · planned ${planned}` : ` · ${done} of ${done + planned} placed`;
+}
+
+/** The first few lots, marked by what happened to them. */
+function Summary({ entries }: { entries: readonly Entry[] }) {
+  const lots = entries
+    .filter((e) => e.kind !== 'order')
+    .flatMap((e) => {
+      const [off, on] = [offPieces(e), onPieces(e)];
+      const main = on[0] ?? off[0];
+      const was = e.kind === 'recolour' || e.kind === 'replacement' ? off[0]?.element : undefined;
+      return main
+        ? [{ id: e.id, main, was, mark: e.kind === 'swap' ? ('in' as const) : MARK_OF[e.kind] }]
+        : [];
+    });
+  if (lots.length === 0) return <span className="text-faint block">nothing logged yet</span>;
+  return (
+    <span className="mt-0.5 flex flex-wrap items-center gap-x-3">
+      {lots.slice(0, 6).map((l) => (
+        <LotGlyph key={l.id} element={l.main.element} qty={l.main.qty} mark={l.mark} was={l.was} size={28} />
+      ))}
+      {lots.length > 6 && <span className="text-faint">and {lots.length - 6} more</span>}
+    </span>
+  );
+}
+
+interface NumbersProps {
+  readonly figures: Figures;
+  readonly entries: readonly Entry[];
+  readonly scope: { readonly of: 'modification'; readonly modification: Modification['id'] };
+  readonly dialogs: BenchDialogs;
+}
+
+function Numbers({ figures: f, dialogs, scope, entries }: NumbersProps) {
+  const buys = toBuy(entries).reduce(
+    (s, e) => s + e.movements.reduce((t, m) => t + (placeOf(m.from) === 'outside' ? m.qty : 0), 0),
+    0,
+  );
+  const detail = [
+    f.out || f.in ? `${count(f.out)} out · ${count(f.in)} in` : '',
+    f.recoloured ? `${count(f.recoloured)} recoloured` : '',
+    f.refreshed ? `${count(f.refreshed)} refreshed` : '',
+    f.moved ? `${count(f.moved)} moved` : '',
+    f.missing ? `${count(f.missing)} missing` : '',
+    f.madeGood ? `${count(f.madeGood)} made good` : '',
+    f.replaced ? `${count(f.replaced)} replaced` : '',
+  ].filter(Boolean);
+  return (
+    <span className="flex shrink-0 gap-3 text-right">
+      <button
+        type="button"
+        className="w-36 hover:underline"
+        onClick={() => dialogs.open({ dialog: 'figure', figure: 'net', scope })}
+      >
+        <b className="font-head block text-[16px] leading-tight">{signed(f.net)}</b>
+        <span className="text-soft block truncate text-[12px]">
+          {detail.slice(0, 2).join(' · ') || 'net pieces'}
+        </span>
+      </button>
+      <button
+        type="button"
+        className="w-20 hover:underline"
+        onClick={() => dialogs.open({ dialog: 'figure', figure: 'outOfPocket', scope })}
+      >
+        <b className="font-head block text-[15px] leading-tight">{money(f.outOfPocket)}</b>
+        <span className="text-soft block text-[12px]">
+          {buys > 0 ? `buy ${count(buys)}` : f.outOfPocket > 0 ? 'bought' : 'own parts'}
+        </span>
+      </button>
+    </span>
+  );
+}
+
+function CardMenu({
+  modification,
+  entries,
+  dialogs,
+}: Omit<CardProps, 'open'> & { entries: readonly Entry[] }) {
+  const perform = useBench((s) => s.perform);
+  const bench = useBench((s) => s.bench);
+  return (
+    <Menu
+      label="Modification"
+      trigger={
+        <button
+          type="button"
+          aria-label={`More for ${modNo(modification.no)}`}
+          className="hover:bg-wash grid size-7 place-items-center rounded-md"
+        >
+          <MoreHorizontal size={16} aria-hidden />
+        </button>
+      }
+      items={[
+        {
+          label: 'Title, zone, why and note…',
+          onSelect: () => dialogs.open({ dialog: 'modification', modification }),
+        },
+        {
+          label: 'Place all planned',
+          disabled: !entries.some((e) => e.state === 'planned'),
+          onSelect: () => dialogs.place(entries),
+        },
+        {
+          label: 'Order what is to buy…',
+          disabled: toBuy(entries).length === 0,
+          onSelect: () => dialogs.open({ dialog: 'order', modification }),
+        },
+        { label: 'Move up', onSelect: () => dialogs.shiftModification(modification, -1) },
+        { label: 'Move down', onSelect: () => dialogs.shiftModification(modification, 1) },
+        {
+          label: 'Delete with its entries',
+          onSelect: () => perform(deleteModification(bench, modification)),
+        },
+      ]}
+    />
+  );
+}
+
+function OpenCard({
+  modification,
+  entries,
+  dialogs,
+}: Omit<CardProps, 'open'> & { entries: readonly Entry[] }) {
+  return (
+    <div className="border-rule border-t border-dashed pb-2">
+      {(modification.why || modification.note) && (
+        <p className="text-soft pt-2 whitespace-pre-line">
+          <bdi>{[modification.why, modification.note].filter(Boolean).join('\n')}</bdi>
+        </p>
+      )}
+      {entries.length === 0 && (
+        <p className="text-soft py-3">
+          Nothing is logged in it yet. Type a line below, or take a part from the tray.
+        </p>
+      )}
+      <ul aria-label={`Entries of ${modNo(modification.no)}`}>
+        {entries.map((e) => (
+          <EntryRow key={e.id} entry={e} dialogs={dialogs} />
+        ))}
+      </ul>
+      <Button
+        look="bare"
+        className="text-soft mt-1"
+        onClick={() => dialogs.open({ dialog: 'act', element: null })}
+      >
+        + Put a part on…
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,153 @@
+'use client';
+
+import { useState } from 'react';
+import { addModification } from '@/core/bench';
+import { added, changed, joinDiffs, type Modification } from '@/core/ledger';
+import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { Field, Input, Select } from '@/ui/field';
+import { modNo } from '@/ui/numbers';
+import { useBench } from './bench-store';
+
+/** Title, zone, phase, why and note of a modification, new or old. New zones and phases can be named on the spot. */
+export function ModificationDialog({
+  modification,
+  onClose,
+}: {
+  modification: Modification | null;
+  onClose: () => void;
+}) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const set = useBench((s) => s.set);
+  const source = useBench((s) => s.source);
+  const zoneNow = useBench((s) => s.zone);
+  const [title, setTitle] = useState(modification?.title ?? '');
+  const [zone, setZone] = useState<string>(modification?.zone ?? zoneNow ?? bench.rootZone.id);
+  const [phase, setPhase] = useState<string>(modification?.phase ?? '');
+  const [newZone, setNewZone] = useState('');
+  const [newPhase, setNewPhase] = useState('');
+  const [why, setWhy] = useState(modification?.why ?? '');
+  const [note, setNote] = useState(modification?.note ?? '');
+  const phases = [...bench.records.phase.values()].sort((a, b) => a.position - b.position);
+  const save = () => {
+    if (!title.trim()) return;
+    const from = source();
+    const zoneId = zone === 'new' ? asId<ZoneId>(from.newId()) : asId<ZoneId>(zone);
+    const phaseId = phase === 'new' ? asId<PhaseId>(from.newId()) : phase ? asId<PhaseId>(phase) : null;
+    const extra = joinDiffs(
+      zone === 'new'
+        ? added('zone', {
+            id: zoneId,
+            build: bench.build,
+            parent: bench.rootZone.id,
+            name: newZone.trim(),
+            position: bench.zones.length + 1,
+          })
+        : joinDiffs(),
+      phase === 'new' && phaseId
+        ? added('phase', {
+            id: phaseId,
+            build: bench.build,
+            name: newPhase.trim(),
+            position: phases.length + 1,
+          })
+        : joinDiffs(),
+    );
+    const fields = { title: title.trim(), zone: zoneId, phase: phaseId, why: why.trim(), note: note.trim() };
+    if (modification)
+      perform({
+        label: `change ${modNo(modification.no)}`,
+        diff: joinDiffs(extra, changed('modification', modification, fields)),
+      });
+    else {
+      const made = addModification(bench, fields.title, zoneId, from);
+      const record = made.diff.added[0]?.record as Modification;
+      perform({ label: made.label, diff: joinDiffs(extra, added('modification', { ...record, ...fields })) });
+      set({ selected: made.id });
+    }
+    onClose();
+  };
+  const ready = title.trim() && (zone !== 'new' || newZone.trim()) && (phase !== 'new' || newPhase.trim());
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={modification ? `${modNo(modification.no)} ${modification.title}` : 'New modification'}
+    >
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          save();
+        }}
+      >
+        <Field label="Title" className="col-span-2">
+          <Input
+            autoFocus
+            required
+            maxLength={200}
+            value={title}
+            onChange={(e) => setTitle(e.target.value)}
+            placeholder="Even out the stonework"
+          />
+        </Field>
+        <Field label="Zone">
+          <Select value={zone} onChange={(e) => setZone(e.target.value)}>
+            {bench.zones.map((z) => (
+              <option key={z.id} value={z.id}>
+                {z.name}
+              </option>
+            ))}
+            <option value="new">a new zone…</option>
+          </Select>
+        </Field>
+        <Field label="Phase">
+          <Select value={phase} onChange={(e) => setPhase(e.target.value)}>
+            <option value="">none</option>
+            {phases.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+            <option value="new">a new phase…</option>
+          </Select>
+        </Field>
+        {zone === 'new' && (
+          <Field label="Name of the new zone" className="col-span-2">
+            <Input required maxLength={200} value={newZone} onChange={(e) => setNewZone(e.target.value)} />
+          </Field>
+        )}
+        {phase === 'new' && (
+          <Field label="Name of the new phase" className="col-span-2">
+            <Input required maxLength={200} value={newPhase} onChange={(e) => setNewPhase(e.target.value)} />
+          </Field>
+        )}
+        <Field label="Why" className="col-span-2">
+          <Input
+            maxLength={1000}
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+            placeholder="Two greys in one wall"
+          />
+        </Field>
+        <Field label="Note" className="col-span-2">
+          <textarea
+            maxLength={4000}
+            rows={3}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            className="border-edge bg-sheet rounded-md border px-2 py-1"
+          />
+        </Field>
+        <div className="col-span-2 flex justify-end gap-2">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="main" type="submit" disabled={!ready}>
+            {modification ? 'Keep' : 'Start it'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

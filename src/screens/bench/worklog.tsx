@@ -1,0 +1,200 @@
+'use client';
+
+import clsx from 'clsx';
+import { Plus } from 'lucide-react';
+import { useMemo } from 'react';
+import type { Modification } from '@/core/ledger';
+import type { ZoneId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
+import { modNo, pieces } from '@/ui/numbers';
+import { useBench } from './bench-store';
+import { ModificationCard } from './modification-card';
+import type { BenchDialogs } from './dialogs';
+
+/** The numbered modifications of the build; the selected one opens into its entries. */
+export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const zone = useBench((s) => s.zone);
+  const selected = useBench((s) => s.selected);
+  const modifications = useMemo(() => {
+    void version;
+    const nested = zone ? bench.built.nested(zone) : null;
+    return bench.modifications.filter((m) => !nested || nested.has(m.zone));
+  }, [bench, version, zone]);
+  return (
+    <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
+      <div className="flex flex-wrap items-center gap-2 px-4 pt-3 pb-2">
+        <h2>Worklog</h2>
+        <ZoneChips />
+        <span className="flex-1" />
+        <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
+        <Button
+          onClick={() => dialogs.open({ dialog: 'modification', modification: null })}
+          aria-label="New modification"
+        >
+          <Plus size={14} aria-hidden /> New
+        </Button>
+      </div>
+      <MarkedBar dialogs={dialogs} />
+      <div className="min-h-0 flex-1 overflow-auto px-4 pb-4">
+        {modifications.length === 0 && <EmptyWorklog all={bench.modifications.length} dialogs={dialogs} />}
+        <ol className="border-rule border-t">
+          {modifications.map((m) => (
+            <ModificationCard key={m.id} modification={m} open={m.id === selected} dialogs={dialogs} />
+          ))}
+        </ol>
+      </div>
+    </section>
+  );
+}
+
+function EmptyWorklog({ all, dialogs }: { all: number; dialogs: BenchDialogs }) {
+  return (
+    <div className="text-soft py-6">
+      <p className="mb-3">
+        {all > 0
+          ? 'No modification is in this zone yet.'
+          : 'Modifications are numbered pieces of work, each in one zone: “Even out the stonework”. Every change is logged in one of them.'}
+      </p>
+      <Button look="main" onClick={() => dialogs.open({ dialog: 'modification', modification: null })}>
+        Start {all > 0 ? 'one here' : 'the first'}
+      </Button>
+    </div>
+  );
+}
+
+function ZoneChips() {
+  const bench = useBench((s) => s.bench);
+  const zone = useBench((s) => s.zone);
+  const set = useBench((s) => s.set);
+  const zones = bench.zones.filter((z) => z.parent !== null);
+  const few = zones.length <= 5;
+  if (!few)
+    return (
+      <select
+        aria-label="Zone"
+        value={zone ?? ''}
+        onChange={(e) => set({ zone: (e.target.value || null) as ZoneId | null })}
+        className="border-edge bg-sheet min-h-7 max-w-48 rounded-md border px-1"
+      >
+        <option value="">All zones</option>
+        {zones.map((z) => (
+          <option key={z.id} value={z.id}>
+            {z.name}
+          </option>
+        ))}
+      </select>
+    );
+  return (
+    <div role="group" aria-label="Zones" className="flex flex-wrap gap-1">
+      {[{ id: null, name: 'All zones' }, ...zones].map((z) => (
+        <button
+          key={z.id ?? 'all'}
+          type="button"
+          aria-pressed={zone === z.id}
+          onClick={() => set({ zone: z.id })}
+          className={clsx(
+            'max-w-32 min-h-6 truncate rounded-full border px-2.5',
+            zone === z.id ? 'border-ink bg-ink text-sheet font-semibold' : 'border-edge hover:border-ink',
+          )}
+        >
+          {z.name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function ViewSelect({ onCompare }: { onCompare: () => void }) {
+  const view = useBench((s) => s.view);
+  const bench = useBench((s) => s.bench);
+  const set = useBench((s) => s.set);
+  const selectWhatIf = useBench((s) => s.selectWhatIf);
+  const last = bench.nextEntry(null).no - 1;
+  const value = view.kind === 'planned' ? (bench.whatIf ? `w:${bench.whatIf}` : 'planned') : view.kind;
+  const choose = (chosen: string) => {
+    if (chosen === 'compare') return onCompare();
+    if (chosen.startsWith('w:')) return selectWhatIf(chosen.slice(2) as never);
+    if (bench.whatIf) selectWhatIf(null);
+    set({ view: chosen === 'asOf' ? { kind: 'asOf', no: last } : { kind: chosen as 'built' | 'planned' } });
+  };
+  return (
+    <span className="flex items-center gap-1">
+      <select
+        aria-label="View of the books"
+        value={value}
+        onChange={(e) => choose(e.target.value)}
+        className="border-edge bg-sheet min-h-7 rounded-md border px-1"
+      >
+        <option value="built">as built</option>
+        <option value="planned">as planned</option>
+        <option value="asOf">as of entry …</option>
+        {[...bench.records.whatIf.values()].map((w) => (
+          <option key={w.id} value={`w:${w.id}`}>
+            what if: {w.name.slice(0, 40)}
+          </option>
+        ))}
+        <option value="compare">what-ifs…</option>
+      </select>
+      {view.kind === 'asOf' && (
+        <input
+          type="number"
+          aria-label="As of entry"
+          min={0}
+          max={last}
+          value={view.no}
+          onChange={(e) =>
+            set({ view: { kind: 'asOf', no: Math.max(0, Math.min(last, Number(e.target.value) || 0)) } })
+          }
+          className="border-edge bg-sheet min-h-7 w-16 rounded-md border px-1"
+        />
+      )}
+    </span>
+  );
+}
+
+/** What can be done with the entries that are marked. */
+function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
+  const marked = useBench((s) => s.marked);
+  const bench = useBench((s) => s.bench);
+  const set = useBench((s) => s.set);
+  if (marked.size === 0) return null;
+  const entries = bench.entries.filter((e) => marked.has(e.id));
+  const moved = (target: Modification) => dialogs.moveTo(entries, target);
+  return (
+    <div
+      role="toolbar"
+      aria-label="Marked entries"
+      className="border-rule bg-wash mx-4 mb-2 flex flex-wrap items-center gap-2 rounded-md border px-3 py-1.5"
+    >
+      <b>{entries.length === 1 ? '1 entry' : `${entries.length} entries`} marked</b>
+      <span className="text-soft">
+        {pieces(entries.reduce((s, e) => s + e.movements.reduce((t, m) => t + m.qty, 0), 0))} moved
+      </span>
+      <span className="flex-1" />
+      <Button onClick={() => dialogs.place(entries)}>Placed</Button>
+      <Button onClick={() => dialogs.plan(entries)}>Planned</Button>
+      <select
+        aria-label="Move marked entries to"
+        value=""
+        onChange={(e) => {
+          const target = bench.records.modification.get(e.target.value);
+          if (target) moved(target);
+        }}
+        className="border-edge bg-sheet min-h-7 max-w-40 rounded-md border px-1"
+      >
+        <option value="">Move to…</option>
+        {bench.modifications.map((m) => (
+          <option key={m.id} value={m.id}>
+            {modNo(m.no)} {m.title.slice(0, 40)}
+          </option>
+        ))}
+      </select>
+      <Button onClick={() => dialogs.remove(entries)}>Delete</Button>
+      <Button look="bare" onClick={() => set({ marked: new Set() })}>
+        Unmark
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,210 @@
+'use client';
+
+import { useState } from 'react';
+import { addZone } from '@/core/bench';
+import { added, changed, modelAccount, removed, type Phase, type Zone } from '@/core/ledger';
+import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { Input, Select } from '@/ui/field';
+import { count } from '@/ui/numbers';
+import { useBench } from './bench-store';
+
+/** Zones and phases of the build: add, rename, nest, take away. */
+export function ZonesDialog({ onClose }: { onClose: () => void }) {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const phases = [...bench.records.phase.values()].sort((a, b) => a.position - b.position);
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title="Zones and phases"
+      says="A zone is a named area of the model; a phase is a stretch of the work."
+    >
+      <h3 className="mb-1">Zones</h3>
+      <ul className="mb-2 flex flex-col gap-1">
+        {bench.zones.map((z) => (
+          <ZoneRow key={z.id} zone={z} />
+        ))}
+      </ul>
+      <AddZone />
+      <h3 className="mt-5 mb-1">Phases</h3>
+      {phases.length === 0 && (
+        <p className="text-soft mb-1">None yet. Name stages of a long job: “First the hull”.</p>
+      )}
+      <ul className="mb-2 flex flex-col gap-1">
+        {phases.map((p) => (
+          <PhaseRow key={p.id} phase={p} />
+        ))}
+      </ul>
+      <AddPhase at={phases.length + 1} />
+    </Dialog>
+  );
+}
+
+function ZoneRow({ zone }: { zone: Zone }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const [name, setName] = useState(zone.name);
+  const isRoot = zone.parent === null;
+  const there = bench.planned.balances.total(modelAccount(zone.id));
+  const used =
+    there !== 0 ||
+    bench.modifications.some((m) => m.zone === zone.id) ||
+    bench.zones.some((z) => z.parent === zone.id) ||
+    bench.entries.some((e) =>
+      e.movements.some((m) => m.from === modelAccount(zone.id) || m.to === modelAccount(zone.id)),
+    );
+  const below = bench.planned.nested(zone.id);
+  const rename = () => {
+    const next = name.trim();
+    if (next && next !== zone.name)
+      perform({ label: `rename zone ${zone.name}`, diff: changed('zone', zone, { name: next }) });
+    else setName(zone.name);
+  };
+  return (
+    <li className="flex items-center gap-2">
+      <Input
+        aria-label={`Name of zone ${zone.name}`}
+        value={name}
+        maxLength={200}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={rename}
+        onKeyDown={(e) => e.key === 'Enter' && rename()}
+        className="min-w-0 flex-1"
+      />
+      {!isRoot && (
+        <Select
+          aria-label={`${zone.name} lies in`}
+          value={zone.parent ?? ''}
+          className="w-36"
+          onChange={(e) =>
+            perform({
+              label: `nest zone ${zone.name}`,
+              diff: changed('zone', zone, { parent: e.target.value as ZoneId }),
+            })
+          }
+        >
+          {bench.zones
+            .filter((z) => !below.has(z.id))
+            .map((z) => (
+              <option key={z.id} value={z.id}>
+                in {z.name}
+              </option>
+            ))}
+        </Select>
+      )}
+      <span className="text-faint w-20 text-right text-[12px]">{count(there)} pieces</span>
+      {!isRoot && (
+        <Button
+          disabled={used}
+          title={used ? 'It still has pieces, entries or modifications' : undefined}
+          onClick={() => perform({ label: `take zone ${zone.name} away`, diff: removed('zone', zone) })}
+        >
+          Take away
+        </Button>
+      )}
+    </li>
+  );
+}
+
+function AddZone() {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const [name, setName] = useState('');
+  const add = () => {
+    if (!name.trim()) return;
+    const { label, diff } = addZone(bench, name.trim(), bench.rootZone.id, source());
+    perform({ label, diff });
+    setName('');
+  };
+  return <AddLine label="New zone" value={name} onChange={setName} onAdd={add} />;
+}
+
+function PhaseRow({ phase }: { phase: Phase }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const [name, setName] = useState(phase.name);
+  const inIt = bench.modifications.filter((m) => m.phase === phase.id).length;
+  const rename = () => {
+    const next = name.trim();
+    if (next && next !== phase.name)
+      perform({ label: `rename phase ${phase.name}`, diff: changed('phase', phase, { name: next }) });
+    else setName(phase.name);
+  };
+  return (
+    <li className="flex items-center gap-2">
+      <Input
+        aria-label={`Name of phase ${phase.name}`}
+        value={name}
+        maxLength={200}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={rename}
+        onKeyDown={(e) => e.key === 'Enter' && rename()}
+        className="min-w-0 flex-1"
+      />
+      <span className="text-faint text-[12px]">{inIt} modifications</span>
+      <Button
+        disabled={inIt > 0}
+        onClick={() => perform({ label: `take phase ${phase.name} away`, diff: removed('phase', phase) })}
+      >
+        Take away
+      </Button>
+    </li>
+  );
+}
+
+function AddPhase({ at }: { at: number }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const [name, setName] = useState('');
+  const add = () => {
+    if (!name.trim()) return;
+    const phase = {
+      id: asId<PhaseId>(source().newId()),
+      build: bench.build,
+      name: name.trim(),
+      position: at,
+    };
+    perform({ label: `add phase ${phase.name}`, diff: added('phase', phase) });
+    setName('');
+  };
+  return <AddLine label="New phase" value={name} onChange={setName} onAdd={add} />;
+}
+
+function AddLine({
+  label,
+  value,
+  onChange,
+  onAdd,
+}: {
+  label: string;
+  value: string;
+  onChange: (v: string) => void;
+  onAdd: () => void;
+}) {
+  return (
+    <form
+      className="flex gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd();
+      }}
+    >
+      <Input
+        aria-label={label}
+        placeholder={label}
+        value={value}
+        maxLength={200}
+        onChange={(e) => onChange(e.target.value)}
+        className="flex-1"
+      />
+      <Button type="submit" disabled={!value.trim()}>
+        Add
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,157 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Colour } from '@/core/colour';
+import type { ShelfBuild } from '@/server/shelf';
+import { AppHeader } from '@/ui/app-header';
+import { buttonClass } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count, money, signed } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+import { WorkspaceFiles } from './workspace-files';
+
+interface ShelfProps {
+  readonly builds: readonly ShelfBuild[];
+  readonly palette: readonly Colour[];
+}
+
+/** All builds with their figures and drawn state. */
+export function ShelfScreen({ builds, palette }: ShelfProps) {
+  const [wanted, setWanted] = useState('');
+  const [archived, setArchived] = useState(false);
+  const shown = builds.filter(
+    (b) => b.archived === archived && `${b.name} ${b.sets}`.toLowerCase().includes(wanted.toLowerCase()),
+  );
+  const put = builds.filter((b) => b.archived).length;
+  return (
+    <PaletteProvider palette={palette}>
+      <div data-mat="middle" className="flex min-h-dvh flex-col">
+        <AppHeader screen="Shelf" />
+        <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-6">
+          <div className="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">
+            <div className="min-w-64 flex-1">
+              <h1 className="text-[24px] leading-tight">{sentence(builds)}</h1>
+              <p className="text-soft mt-1">
+                Open one to go on with it. Every figure comes out of its books.
+              </p>
+            </div>
+            <Link href="/bring-in" className={buttonClass('main', 'min-h-9 px-4')}>
+              Bring a set in
+            </Link>
+          </div>
+          {builds.length > 3 && (
+            <div className="mb-4 flex items-center gap-3">
+              <input
+                value={wanted}
+                onChange={(e) => setWanted(e.target.value)}
+                placeholder="Find a build"
+                aria-label="Find a build"
+                className="border-edge bg-sheet min-h-8 w-64 rounded-md border px-2"
+              />
+            </div>
+          )}
+          {put > 0 && (
+            <button
+              type="button"
+              aria-pressed={archived}
+              onClick={() => setArchived(!archived)}
+              className={buttonClass('plain', 'mb-4')}
+            >
+              {archived ? 'Back to the shelf' : `Archive: ${put}`}
+            </button>
+          )}
+          {shown.length === 0 && <Empty none={builds.length === 0} wanted={wanted} />}
+          <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+            {shown.map((b) => (
+              <BuildCard key={b.id} build={b} />
+            ))}
+          </ul>
+          <WorkspaceFiles />
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}
+
+function sentence(builds: readonly ShelfBuild[]): string {
+  if (builds.length === 0) return 'Nothing is on the shelf yet.';
+  const here = builds.filter((b) => !b.archived);
+  const planned = here.reduce((s, b) => s + b.planned, 0);
+  const standIns = here.reduce((s, b) => s + b.standIns, 0);
+  const still = [
+    planned ? `${count(planned)} planned ${planned === 1 ? 'entry' : 'entries'} to place` : '',
+    standIns ? `${count(standIns)} stand-ins to replace` : '',
+  ].filter(Boolean);
+  return `${count(here.length)} ${here.length === 1 ? 'build' : 'builds'} on the shelf${still.length ? `, ${still.join(' and ')}` : ''}.`;
+}
+
+function Empty({ none, wanted }: { none: boolean; wanted: string }) {
+  if (!none) return <p className="text-soft">No build is called “{wanted}”.</p>;
+  return (
+    <div className="border-edge rounded-lg border border-dashed p-8 text-center">
+      <p className="text-soft mb-3">
+        A build begins with a box: choose a set of the catalogue, or bring an inventory of your own.
+      </p>
+      <Link href="/bring-in" className={buttonClass('main')}>
+        Bring the first set in
+      </Link>
+    </div>
+  );
+}
+
+function BuildCard({ build: b }: { build: ShelfBuild }) {
+  return (
+    <li>
+      <Link
+        href={`/builds/${b.id}`}
+        className="border-rule bg-sheet hover:border-ink block overflow-hidden rounded-lg border"
+      >
+        <DrawnState build={b} />
+        <div className="px-4 py-3">
+          <h2 className="truncate text-[16px]">
+            <bdi>{b.name}</bdi>
+          </h2>
+          <p className="text-faint truncate">
+            <bdi>{b.sets || 'no box yet'}</bdi>
+          </p>
+          <dl className="mt-2 grid grid-cols-3 gap-2">
+            <Fact words="on the model" value={count(b.onModel)} aside={`net ${signed(b.net)}`} />
+            <Fact words="out of pocket" value={money(b.outOfPocket)} aside={`worth ${money(b.worth)}`} />
+            <Fact
+              words="spares"
+              value={count(b.sparesLeft)}
+              aside={`${b.modifications} ${b.modifications === 1 ? 'modification' : 'modifications'}`}
+            />
+          </dl>
+        </div>
+      </Link>
+    </li>
+  );
+}
+
+function Fact({ words, value, aside }: { words: string; value: string; aside: string }) {
+  return (
+    <div>
+      <dd className="font-head text-[17px] leading-tight font-bold">{value}</dd>
+      <dt className="text-soft text-[12px]">{words}</dt>
+      <dd className="text-faint text-[12px]">{aside}</dd>
+    </div>
+  );
+}
+
+/** What there is most of, drawn, each as large as its share. */
+function DrawnState({ build }: { build: ShelfBuild }) {
+  return (
+    <div
+      className="bg-mat flex h-32 flex-wrap content-center items-center justify-center gap-x-1 overflow-hidden px-3"
+      aria-hidden
+    >
+      {build.most.map(([element, qty], i) => (
+        <span key={element} title={`${qty}`}>
+          <Glyph element={element} size={i < 4 ? 58 : 44} />
+        </span>
+      ))}
+    </div>
+  );
+}

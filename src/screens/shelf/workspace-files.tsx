@@ -1,0 +1,100 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { Button, buttonClass } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { modFileFaultWords, restoreFaultWords } from '../words/tables';
+import { refusalWords } from '../words/refusal';
+
+/** Mod files brought in, the whole workspace taken away and put back. */
+export function WorkspaceFiles() {
+  const router = useRouter();
+  const [says, setSays] = useState<string | null>(null);
+  const [asked, setAsked] = useState<File | null>(null);
+  const modFile = useRef<HTMLInputElement>(null);
+  const backup = useRef<HTMLInputElement>(null);
+  const bringModFile = async (file: File | undefined) => {
+    if (!file) return;
+    setSays('Reading the mod file…');
+    const answer = await send('/api/mod-file', file);
+    if (answer?.ok) router.push(`/builds/${(answer.value as { build: string }).build}`);
+    else setSays(faultWords(answer?.reason));
+  };
+  const restore = async (file: File) => {
+    setAsked(null);
+    setSays('Checking the backup…');
+    const answer = await send('/api/restore', file);
+    if (answer?.ok) {
+      setSays(
+        `Restored. The workspace as it was before is kept as ${(answer.value as { kept: string }).kept}.`,
+      );
+      router.refresh();
+    } else setSays(restoreFaultWords(String(answer?.reason)));
+  };
+  return (
+    <section
+      aria-label="Files of the workspace"
+      className="border-rule mt-8 flex flex-wrap items-center gap-2 border-t pt-4"
+    >
+      <h2 className="mr-2">Files</h2>
+      <Button onClick={() => modFile.current?.click()}>Bring a mod file in</Button>
+      <a href="/api/backup" download className={buttonClass()}>
+        Back everything up
+      </a>
+      <Button onClick={() => backup.current?.click()}>Restore a backup</Button>
+      <input
+        ref={modFile}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="Mod file"
+        onChange={(e) => void bringModFile(e.target.files?.[0])}
+      />
+      <input
+        ref={backup}
+        type="file"
+        hidden
+        accept=".evarn,application/gzip"
+        aria-label="Backup"
+        onChange={(e) => setAsked(e.target.files?.[0] ?? null)}
+      />
+      <p role="status" className="text-soft">
+        {says}
+      </p>
+      {asked && (
+        <Dialog
+          open
+          onOpenChange={() => setAsked(null)}
+          title="Put this backup in place of everything?"
+          says="All builds, stores and prices become as they are in the backup. What is here now is kept in the backups folder first."
+        >
+          <div className="flex justify-end gap-2">
+            <Button onClick={() => setAsked(null)}>Leave it as it is</Button>
+            <Button look="main" onClick={() => void restore(asked)}>
+              Restore {asked.name.slice(0, 40)}
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </section>
+  );
+}
+
+async function send(
+  path: string,
+  file: File,
+): Promise<{ ok: boolean; value?: unknown; reason?: unknown } | undefined> {
+  try {
+    const headers = { 'content-type': 'application/octet-stream', 'x-request-id': crypto.randomUUID() };
+    return (await (await fetch(path, { method: 'POST', headers, body: file })).json()) as { ok: boolean };
+  } catch {
+    return undefined;
+  }
+}
+
+function faultWords(reason: unknown): string {
+  if (reason === undefined) return 'The server cannot be reached. Nothing was brought in.';
+  if ((reason as { fault?: string }).fault === 'too large') return 'That file is larger than 20 MB.';
+  return 'fault' in (reason as object) ? modFileFaultWords(reason as never) : refusalWords(reason);
+}

@@ -1,0 +1,31 @@
+import { accountOwner, placeOf, type AccountKey, type RecordSet } from '@/core/ledger';
+
+/** Names of places, looked up in the records at hand. */
+export function placeName(
+  account: AccountKey,
+  records: Pick<RecordSet, 'zone' | 'tray' | 'order' | 'copy' | 'build'>,
+): string {
+  const owner = accountOwner<string>(account);
+  switch (placeOf(account)) {
+    case 'model':
+      return records.zone.get(owner)?.name ?? 'the model';
+    case 'spares':
+      return 'spares';
+    case 'stores':
+      return `tray ${records.tray.get(owner)?.name ?? 'not known'}`;
+    case 'donor':
+      return `donor ${records.copy.get(owner)?.setName ?? ''}`.trim();
+    case 'order':
+      return `order from ${records.order.get(owner)?.seller ?? 'a seller'}`;
+    case 'shipped':
+      return 'the box';
+    case 'outside':
+      return 'outside';
+    case 'gone':
+      return owner;
+  }
+}
+
+/** "12 in House front, 4 in tray C4" */
+export const list = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;

@@ -1,0 +1,42 @@
+import { RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
+import { Workbench, type BuildSnapshot } from '@/core/bench';
+import type { BuildId } from '@/core/shared/ids';
+import type { Handle } from '@/data/database';
+import { currentRevision, turnLabels } from '@/data/actions';
+import { backgroundBalances, storesBalances } from '@/data/balances';
+import { readRecord, readRecords } from '@/data/records';
+
+/** Everything a build's bench needs, or undefined when there is no such build. */
+export function takeSnapshot({ db }: Handle, build: BuildId): BuildSnapshot | undefined {
+  if (!readRecord(db, 'build', build)) return undefined;
+  const records = RECORD_TYPES.flatMap((type) =>
+    readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
+  );
+  return {
+    revision: currentRevision(db),
+    build,
+    records,
+    background: backgroundBalances(db, build, false),
+    backgroundPlanned: backgroundBalances(db, build, true),
+    turns: turnLabels(db, build),
+  };
+}
+
+/** A build's bench on the server. */
+export function openWorkbench(handle: Handle, build: BuildId): Workbench | undefined {
+  const snapshot = takeSnapshot(handle, build);
+  return snapshot && new Workbench(snapshot);
+}
+
+/** What the stores and price screens need. */
+export function takeStores({ db }: Handle) {
+  return {
+    revision: currentRevision(db),
+    trays: readRecords(db, 'tray').sort((a, b) => a.position - b.position),
+    rows: storesBalances(db),
+    prices: readRecords(db, 'price'),
+    customColours: readRecords(db, 'customColour'),
+    turns: turnLabels(db, STORES_SCOPE),
+  };
+}
+export type StoresSnapshot = ReturnType<typeof takeStores>;

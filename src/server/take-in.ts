@@ -1,0 +1,341 @@
+import { z } from 'zod';
+import {
+  added,
+  changed,
+  donorAccount,
+  grade,
+  joinDiffs,
+  modelAccount,
+  OUTSIDE,
+  shippedAccount,
+  sparesAccount,
+  STORES_SCOPE,
+  storesAccount,
+  type Condition,
+  type Copy,
+  type Diff,
+  type Entry,
+  type Movement,
+  type PriceOf,
+  type Zone,
+} from '@/core/ledger';
+import { priceLookup } from '@/core/ledger';
+import { aliasKey, LIMITS, MOST_ROWS, stockEntry } from '@/core/formats';
+import { CONDITIONS } from '@/core/ledger';
+import { COLOUR_FAMILIES, FINISHES } from '@/core/colour';
+import { elementSchema } from '@/core/formats/record-schemas';
+import {
+  asId,
+  type BuildId,
+  type ColourId,
+  type CopyId,
+  type EntryId,
+  type IdSource,
+  type TrayId,
+  type ZoneId,
+} from '@/core/shared/ids';
+import { readRecord, readRecords } from '@/data/records';
+import type { Handle } from '@/data/database';
+import { perform, type Performed, type Refusal } from './perform';
+import type { Result } from '@/core/shared/result';
+
+const money = z.int().min(0).max(LIMITS.money);
+const name = z.string().trim().min(1).max(LIMITS.name);
+
+const lot = z.strictObject({
+  element: elementSchema,
+  qty: z.int().min(1).max(100_000),
+  condition: z.enum(CONDITIONS).nullable(),
+  zone: z.string().max(100),
+  extra: z.boolean(),
+});
+
+const colours = z.strictObject({
+  /** Colours made new for this table. */
+  made: z
+    .array(
+      z.strictObject({
+        id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,60}$/),
+        name,
+        hex: z.string().regex(/^#[0-9a-f]{6}$/i),
+        family: z.enum(COLOUR_FAMILIES),
+        finish: z.enum(FINISHES),
+      }),
+    )
+    .max(500),
+  /** Foreign names matched by hand. */
+  matched: z
+    .array(
+      z.strictObject({ text: z.string().min(1).max(LIMITS.name), colour: z.string().min(1).max(LIMITS.id) }),
+    )
+    .max(500),
+});
+
+const memory = z
+  .strictObject({ key: z.string().max(LIMITS.note), roles: z.array(z.string().max(40)).max(200) })
+  .nullable();
+
+const box = z.strictObject({
+  setName: name,
+  setCode: z.string().max(LIMITS.name),
+  copies: z.int().min(1).max(50),
+  condition: z.enum(['new', 'second-hand']),
+  role: z.enum(['base', 'donor']),
+  price: money,
+  lots: z.array(lot).min(1).max(MOST_ROWS),
+});
+
+/** A set brought in: into a new build or one that is there, one or several boxes, several copies of each. */
+export const takeBoxesSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  build: z.union([z.strictObject({ id: z.string().min(1).max(LIMITS.id) }), z.strictObject({ name })]),
+  boxes: z.array(box).min(1).max(30),
+  colours,
+  memory,
+});
+export type TakeBoxes = z.infer<typeof takeBoxesSchema>;
+
+export const takeStoresSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  tray: name,
+  lots: z
+    .array(
+      z.strictObject({
+        element: elementSchema,
+        qty: z.int().min(1).max(100_000),
+        condition: z.enum(CONDITIONS).nullable(),
+        tray: z.string().max(100),
+        place: z.string().max(100),
+        worth: money.nullable(),
+      }),
+    )
+    .min(1)
+    .max(MOST_ROWS),
+  colours,
+  memory,
+});
+export type TakeStores = z.infer<typeof takeStoresSchema>;
+
+export const takePricesSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  prices: z
+    .array(
+      z.strictObject({ element: elementSchema, newPrice: money.nullable(), usedPrice: money.nullable() }),
+    )
+    .min(1)
+    .max(MOST_ROWS),
+  colours,
+  memory,
+});
+export type TakePrices = z.infer<typeof takePricesSchema>;
+
+export interface TakeContext {
+  readonly handle: Handle;
+  readonly newId: IdSource;
+  readonly now: Date;
+}
+
+type Taken = Result<
+  Performed & { readonly build?: BuildId },
+  Refusal | { readonly refused: 'no such build' }
+>;
+
+/** Brings boxes in as one action: all or nothing, and undone as one. */
+export function takeBoxes(input: TakeBoxes, context: TakeContext): Taken {
+  const { handle, newId, now } = context;
+  const isNew = 'name' in input.build;
+  const buildId = asId<BuildId>('id' in input.build ? input.build.id : newId());
+  if (!isNew && !readRecord(handle.db, 'build', buildId))
+    return { ok: false, reason: { refused: 'no such build' } };
+  const { root, zones, diff: start } = buildStart(input, buildId, context);
+  const priceOf = priceLookup(readRecords(handle.db, 'price'));
+  const boxes = input.boxes.flatMap((b) =>
+    Array.from({ length: b.copies }, () =>
+      unpack(b, buildId, root, zones, priceOf, newId, now.toISOString()),
+    ),
+  );
+  const newZones = [...zones.values()].filter((z) => z.fresh).map((z) => z.zone);
+  const sets = [...new Set(input.boxes.map((b) => b.setName))].join(' and ');
+  const diff = joinDiffs(
+    start,
+    added('zone', ...newZones),
+    ...boxes,
+    extras(input.colours, input.memory, handle),
+  );
+  const done = perform(
+    handle,
+    { id: asId(input.request), scope: buildId, label: `bring in ${sets}`.slice(0, 500), diff },
+    now,
+  );
+  return done.ok ? { ok: true, value: { ...done.value, build: buildId } } : done;
+}
+
+interface ZoneSlot {
+  readonly zone: Zone;
+  readonly fresh: boolean;
+}
+
+function buildStart(input: TakeBoxes, id: BuildId, { handle, newId, now }: TakeContext) {
+  const zones = new Map<string, ZoneSlot>();
+  const old = readRecords(handle.db, 'zone', id);
+  for (const zone of old) zones.set(zone.name.toLowerCase(), { zone, fresh: false });
+  const rootOld = old.find((z) => z.parent === null);
+  const rootName = 'Whole model';
+  const root: Zone = rootOld ?? {
+    id: asId<ZoneId>(newId()),
+    build: id,
+    parent: null,
+    name: rootName,
+    position: 0,
+  };
+  const named = [...new Set(input.boxes.flatMap((b) => b.lots.map((l) => l.zone.trim())))].filter(Boolean);
+  named.forEach((n, i) => {
+    if (zones.has(n.toLowerCase())) return;
+    const zone: Zone = {
+      id: asId<ZoneId>(newId()),
+      build: id,
+      parent: root.id,
+      name: n,
+      position: old.length + i + 1,
+    };
+    zones.set(n.toLowerCase(), { zone, fresh: true });
+  });
+  const diff: Diff[] = [];
+  if ('name' in input.build)
+    diff.push(
+      added('build', { id, name: input.build.name, note: '', createdAt: now.toISOString(), archived: false }),
+    );
+  if (!rootOld) diff.push(added('zone', root));
+  return { root, zones, diff: joinDiffs(...diff) };
+}
+
+/** One physical box: its copy, and the entry that puts its pieces on the model, its extras with the spares. */
+function unpack(
+  b: TakeBoxes['boxes'][number],
+  build: BuildId,
+  root: Zone,
+  zones: ReadonlyMap<string, ZoneSlot>,
+  priceOf: PriceOf,
+  newId: IdSource,
+  now: string,
+): Diff {
+  const copy: Copy = {
+    id: asId<CopyId>(newId()),
+    build,
+    setName: b.setName,
+    setCode: b.setCode,
+    condition: b.condition,
+    role: b.role,
+    price: b.price,
+  };
+  const movements = b.lots.map((l): Movement => {
+    const g = grade(l.condition ?? (b.condition === 'new' ? 'new' : 'used'));
+    const zone = zones.get(l.zone.trim().toLowerCase())?.zone ?? root;
+    const to =
+      b.role === 'donor' ? donorAccount(copy.id) : l.extra ? sparesAccount(build) : modelAccount(zone.id);
+    return {
+      element: l.element,
+      grade: g,
+      qty: l.qty,
+      from: shippedAccount(copy.id),
+      to,
+      worth: priceOf(l.element, g),
+    };
+  });
+  const entry: Entry = {
+    ...stockEntry(asId<EntryId>(newId()), movements, b.setName, now),
+    build,
+    kind: 'unpack',
+  };
+  return joinDiffs(added('copy', copy), added('entry', entry));
+}
+
+/** Colours made new, names matched by hand and the columns, to be remembered with what was taken. */
+function extras(input: TakeBoxes['colours'], remembered: TakeBoxes['memory'], handle: Handle): Diff {
+  const made = input.made
+    .filter((c) => !readRecord(handle.db, 'customColour', c.id))
+    .map((c) => ({ ...c, id: asId<ColourId>(c.id) }));
+  const aliases = input.matched.map(({ text, colour }) => {
+    const alias = { id: aliasKey(text), colour: asId<ColourId>(colour) };
+    const old = readRecord(handle.db, 'colourAlias', alias.id);
+    return old
+      ? old.colour === alias.colour
+        ? joinDiffs()
+        : changed('colourAlias', old, alias)
+      : added('colourAlias', alias);
+  });
+  const old = remembered ? readRecord(handle.db, 'columnMemory', remembered.key) : undefined;
+  const columns = !remembered
+    ? joinDiffs()
+    : old
+      ? changed('columnMemory', old, { roles: remembered.roles })
+      : added('columnMemory', { id: remembered.key, roles: remembered.roles });
+  return joinDiffs(added('customColour', ...made), ...aliases, columns);
+}
+
+/** Counts pieces into trays. Trays that are not there yet are made. */
+export function takeStock(input: TakeStores, { handle, newId, now }: TakeContext): Taken {
+  const trays = new Map(
+    readRecords(handle.db, 'tray').map((t) => [t.name.toLowerCase(), { tray: t, fresh: false }]),
+  );
+  const trayFor = (lot: TakeStores['lots'][number]) => {
+    const wanted = lot.tray.trim() || input.tray;
+    const known = trays.get(wanted.toLowerCase());
+    if (known) return known.tray;
+    const tray = { id: asId<TrayId>(newId()), name: wanted, place: lot.place, position: trays.size + 1 };
+    trays.set(wanted.toLowerCase(), { tray, fresh: true });
+    return tray;
+  };
+  const movements = input.lots.map((l): Movement => {
+    const tray = trayFor(l);
+    return {
+      element: l.element,
+      grade: grade(l.condition ?? 'used'),
+      qty: l.qty,
+      from: OUTSIDE,
+      to: storesAccount(tray.id),
+      worth: l.worth,
+    };
+  });
+  const entry = stockEntry(asId<EntryId>(newId()), movements, 'counted in', now.toISOString());
+  const fresh = [...trays.values()].filter((t) => t.fresh).map((t) => t.tray);
+  const pieces = input.lots.reduce((s, l) => s + l.qty, 0);
+  const diff = joinDiffs(
+    added('tray', ...fresh),
+    added('entry', entry),
+    extras(input.colours, input.memory, handle),
+  );
+  return perform(
+    handle,
+    { id: asId(input.request), scope: STORES_SCOPE, label: `count ${pieces} pieces in`, diff },
+    now,
+  );
+}
+
+/** Writes prices into the price book. What a row does not say stays as it was. */
+export function takePrices(input: TakePrices, { handle, now }: TakeContext): Taken {
+  const merged = new Map<string, TakePrices['prices'][number]>();
+  for (const p of input.prices) {
+    const before = merged.get(p.element);
+    merged.set(p.element, {
+      ...p,
+      newPrice: p.newPrice ?? before?.newPrice ?? null,
+      usedPrice: p.usedPrice ?? before?.usedPrice ?? null,
+    });
+  }
+  const known = new Map(readRecords(handle.db, 'price').map((p) => [p.id, p]));
+  const diffs = [...merged.values()].map((p) => {
+    const old = known.get(p.element);
+    if (!old) return added('price', { ...p, id: p.element });
+    const next = { newPrice: p.newPrice ?? old.newPrice, usedPrice: p.usedPrice ?? old.usedPrice };
+    return next.newPrice === old.newPrice && next.usedPrice === old.usedPrice
+      ? joinDiffs()
+      : changed('price', old, next);
+  });
+  const diff = joinDiffs(...diffs, extras(input.colours, input.memory, handle));
+  return perform(
+    handle,
+    { id: asId(input.request), scope: STORES_SCOPE, label: `set ${merged.size} prices`, diff },
+    now,
+  );
+}

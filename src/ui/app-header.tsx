@@ -1,0 +1,77 @@
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import clsx from 'clsx';
+
+/** The screens of a build in the order of work. A screen joins the navigation here when it is built. */
+const SCREENS = [
+  { name: 'Bench', path: '' },
+  { name: 'Tally', path: '/tally' },
+] as const;
+export type ScreenName = (typeof SCREENS)[number]['name'];
+
+interface HeaderProps {
+  readonly build?: { readonly id: string; readonly name: string; readonly says: string };
+  readonly screen?: ScreenName | 'Shelf' | 'Stores' | 'Prices' | 'Bring in';
+  readonly children?: ReactNode;
+}
+
+/** The one bar at the top of every screen. */
+export function AppHeader({ build, screen, children }: HeaderProps) {
+  return (
+    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1">
+      <Link href="/" className="font-head text-[18px] font-bold">
+        Evarn
+      </Link>
+      {build ? (
+        <p className="text-faint min-w-0 flex-1 truncate">
+          <Link href="/" className="hover:underline">
+            Shelf
+          </Link>
+          {' / '}
+          <bdi className="text-ink font-semibold">{build.name}</bdi>
+          <span className="hidden md:inline">
+            {' · '}
+            <bdi>{build.says}</bdi>
+          </span>
+        </p>
+      ) : (
+        <span className="flex-1" />
+      )}
+      <nav aria-label={build ? 'Screens of this build' : 'Screens'} className="flex items-center gap-1">
+        {build
+          ? SCREENS.map((s) => (
+              <Tab
+                key={s.name}
+                href={`/builds/${build.id}${s.path}`}
+                name={s.name}
+                here={s.name === screen}
+              />
+            ))
+          : (['Shelf', 'Stores', 'Prices'] as const).map((name) => (
+              <Tab
+                key={name}
+                href={name === 'Shelf' ? '/' : `/${name.toLowerCase()}`}
+                name={name}
+                here={name === screen}
+              />
+            ))}
+      </nav>
+      {children}
+    </header>
+  );
+}
+
+function Tab({ href, name, here }: { href: string; name: string; here: boolean }) {
+  return (
+    <Link
+      href={href}
+      aria-current={here ? 'page' : undefined}
+      className={clsx(
+        'rounded-md px-2.5 py-1.5',
+        here ? 'bg-ink text-sheet font-semibold' : 'text-soft hover:bg-wash',
+      )}
+    >
+      {name}
+    </Link>
+  );
+}

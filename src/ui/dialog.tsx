@@ -1,0 +1,47 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+import clsx from 'clsx';
+
+interface DialogProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly title: string;
+  readonly says?: ReactNode;
+  readonly wide?: boolean;
+  readonly children: ReactNode;
+}
+
+/** A sheet over the page. Escape and the corner close it; the keyboard stays inside while it is open. */
+export function Dialog({ open, onOpenChange, title, says, wide, children }: DialogProps) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/30" />
+        <Radix.Content
+          {...(says ? {} : { 'aria-describedby': undefined })}
+          className={clsx(
+            'bg-sheet border-edge fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[calc(100vw-2rem)] -translate-x-1/2 flex-col rounded-lg border shadow-xl',
+            wide ? 'max-w-4xl' : 'max-w-xl',
+          )}
+        >
+          <div className="border-rule flex items-start gap-4 border-b px-4 py-3">
+            <div className="min-w-0 flex-1">
+              <Radix.Title className="truncate text-[16px]">{title}</Radix.Title>
+              {says && <Radix.Description className="text-soft mt-0.5">{says}</Radix.Description>}
+            </div>
+            <Radix.Close
+              className="hover:bg-wash grid size-7 place-items-center rounded-md"
+              aria-label="Close"
+            >
+              <X size={16} aria-hidden />
+            </Radix.Close>
+          </div>
+          <div className="min-h-0 flex-1 overflow-auto px-4 py-3">{children}</div>
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

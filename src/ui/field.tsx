@@ -1,0 +1,30 @@
+import clsx from 'clsx';
+import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
+
+const BOX = 'border-edge bg-sheet min-h-7 rounded-md border px-2 py-1';
+
+/** A label over its control. */
+export function Field({
+  label,
+  children,
+  className,
+}: {
+  label: string;
+  children: ReactNode;
+  className?: string;
+}) {
+  return (
+    <label className={clsx('flex flex-col gap-1', className)}>
+      <span className="text-soft text-[12px]">{label}</span>
+      {children}
+    </label>
+  );
+}
+
+export const Input = ({ className, ...rest }: InputHTMLAttributes<HTMLInputElement>) => (
+  <input {...rest} className={clsx(BOX, className)} />
+);
+
+export const Select = ({ className, ...rest }: SelectHTMLAttributes<HTMLSelectElement>) => (
+  <select {...rest} className={clsx(BOX, className)} />
+);

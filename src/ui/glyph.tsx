@@ -1,0 +1,189 @@
+'use client';
+
+import { memo, useId } from 'react';
+import { shadeHex, type Colour } from '@/core/colour';
+import { drawPart, elementName, partOf, splitElementKey, type Drawing, type ElementKey } from '@/core/parts';
+import { usePalette } from './palette-context';
+
+/** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
+export type GlyphMark = 'in' | 'out' | 'recoloured' | 'refreshed' | 'stand-in' | 'moved' | 'hidden';
+
+interface GlyphProps {
+  readonly element: ElementKey;
+  readonly mark?: GlyphMark;
+  /** For `recoloured`: the element it was. */
+  readonly was?: ElementKey;
+  /** Pixels of the square box the part is drawn in. Parts keep one scale in it; only large ones shrink to fit. */
+  readonly size?: number;
+  /** Said by a screen reader; leave it out where the name stands beside the drawing. */
+  readonly label?: string;
+}
+
+const UNKNOWN = '#9a9a9a';
+const PIXELS_PER_STUD = 10;
+
+/** A part drawn as a small solid in its true colour. */
+export const Glyph = memo(function Glyph({ element, mark = 'in', was, size = 38, label }: GlyphProps) {
+  const palette = usePalette();
+  const id = useId();
+  const { part, colour, print } = splitElementKey(element);
+  const drawing = drawPart(partOf(part));
+  const [x, y, w, h] = drawing.box;
+  const scale = Math.min((size - 4) / w, (size - 4) / h, (PIXELS_PER_STUD * size) / 38);
+  const box = size / scale;
+  const view = `${x + w / 2 - box / 2} ${y + h / 2 - box / 2} ${box} ${box}`;
+  const said = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
+  const stroke = 1 / scale;
+  const before = was ? splitElementKey(was) : undefined;
+  return (
+    <svg width={size} height={size} viewBox={view} className="shrink-0 overflow-visible" {...said}>
+      {mark === 'out' ? (
+        <Outline drawing={drawing} stroke={stroke} />
+      ) : (
+        <Solid drawing={drawing} colour={palette.get(colour)} stroke={stroke} />
+      )}
+      {mark === 'recoloured' && before && (
+        <Half id={id} drawing={drawing} colour={palette.get(before.colour)} stroke={stroke} />
+      )}
+      {print && mark !== 'out' && (
+        <path
+          d={drawing.printMark}
+          fill="none"
+          stroke={inkOn(palette.get(colour))}
+          strokeWidth={1.4 * stroke}
+        />
+      )}
+      {mark === 'stand-in' && <Hatch id={id} drawing={drawing} stroke={stroke} />}
+      {(mark === 'refreshed' || mark === 'moved' || mark === 'hidden') && (
+        <Badge mark={mark} cx={x + w / 2 + box / 2} cy={y + h / 2 - box / 2} unit={stroke} />
+      )}
+    </svg>
+  );
+});
+
+function Solid({
+  drawing,
+  colour,
+  stroke,
+}: {
+  drawing: Drawing;
+  colour: Colour | undefined;
+  stroke: number;
+}) {
+  const hex = colour?.hex ?? UNKNOWN;
+  const clear = colour?.finish === 'clear';
+  const edge = (colour?.lab.l ?? 60) < 38 ? shadeHex(hex, 1.34) : shadeHex(hex, 0.5);
+  const metal = colour?.finish === 'metal' || colour?.finish === 'pearl';
+  return (
+    <g strokeLinejoin="round" stroke={edge} strokeWidth={0.8 * stroke} fillOpacity={clear ? 0.55 : 1}>
+      {drawing.faces.map((f, i) => (
+        <path
+          key={i}
+          d={f.d}
+          fill={shadeHex(hex, metal && f.light > 1 ? 1.28 : f.light)}
+          strokeWidth={f.stud && drawing.studs > 20 ? (16 * stroke) / drawing.studs : undefined}
+        />
+      ))}
+    </g>
+  );
+}
+
+function Outline({ drawing, stroke }: { drawing: Drawing; stroke: number }) {
+  return (
+    <g
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={1.1 * stroke}
+      strokeDasharray={`${2.6 * stroke} ${1.9 * stroke}`}
+    >
+      {drawing.faces.map((f, i) => (
+        <path key={i} d={f.d} />
+      ))}
+    </g>
+  );
+}
+
+/** The left half in the colour it was. */
+function Half({
+  id,
+  drawing,
+  colour,
+  stroke,
+}: {
+  id: string;
+  drawing: Drawing;
+  colour: Colour | undefined;
+  stroke: number;
+}) {
+  const [x, y, w, h] = drawing.box;
+  const cut = `M${x} ${y}H${x + w * 0.62}L${x + w * 0.38} ${y + h}H${x}Z`;
+  return (
+    <>
+      <clipPath id={`${id}c`}>
+        <path d={cut} />
+      </clipPath>
+      <g clipPath={`url(#${id}c)`}>
+        <Solid drawing={drawing} colour={colour} stroke={stroke} />
+      </g>
+      <path d={`M${x + w * 0.62} ${y}L${x + w * 0.38} ${y + h}`} stroke="currentColor" strokeWidth={stroke} />
+    </>
+  );
+}
+
+function Hatch({ id, drawing, stroke }: { id: string; drawing: Drawing; stroke: number }) {
+  const gap = 4 * stroke;
+  return (
+    <>
+      <pattern
+        id={`${id}h`}
+        width={gap}
+        height={gap}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <path d={`M0 0V${gap}`} stroke="#161616" strokeWidth={1.5 * stroke} />
+      </pattern>
+      {drawing.faces.map((f, i) => (
+        <path key={i} d={f.d} fill={`url(#${id}h)`} fillOpacity={0.75} />
+      ))}
+    </>
+  );
+}
+
+function Badge({
+  mark,
+  cx,
+  cy,
+  unit,
+}: {
+  mark: 'refreshed' | 'moved' | 'hidden';
+  cx: number;
+  cy: number;
+  unit: number;
+}) {
+  const r = 5 * unit;
+  const [x, y] = [cx - r - unit, cy + r + unit];
+  return (
+    <g fill="none" stroke="currentColor" strokeWidth={1.5 * unit}>
+      {mark !== 'moved' && <circle cx={x} cy={y} r={r * 0.85} />}
+      {mark === 'hidden' && <circle cx={x} cy={y} r={r * 0.25} fill="currentColor" />}
+      {mark === 'moved' && (
+        <path
+          d={`M${x - r} ${y}H${x + r}M${x + r * 0.3} ${y - r * 0.6}L${x + r} ${y}L${x + r * 0.3} ${y + r * 0.6}`}
+        />
+      )}
+    </g>
+  );
+}
+
+const inkOn = (colour: Colour | undefined): string => ((colour?.lab.l ?? 60) > 55 ? '#161616' : '#f4f4f4');
+
+/** A glyph with its count beside it, as in lists of lots. */
+export function LotGlyph({ element, qty, mark, was, size = 34 }: GlyphProps & { qty: number }) {
+  return (
+    <span className="inline-flex items-center gap-1" title={`${qty} × ${elementName(element)}`}>
+      <Glyph element={element} mark={mark} was={was} size={size} label={`${qty} ${elementName(element)}`} />
+      <span className="text-soft text-[12px]">{qty}</span>
+    </span>
+  );
+}
