@@ -9,7 +9,7 @@ import { count } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { useBench } from './bench-store';
 import type { BenchDialogs } from './dialogs';
-import { MATS, type useMat } from './use-mat';
+import { MATS, type useMat } from '../common/use-mat';
 
 /** The header of the bench: where you are, undo and redo, the mat, files, and what was last said. */
 export function BenchBar({ acts, mat }: { acts: BenchDialogs; mat: ReturnType<typeof useMat> }) {

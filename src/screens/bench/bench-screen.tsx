@@ -19,7 +19,7 @@ import { KeysSheet, OrderDialog, PartDialog } from './small-dialogs';
 import { Tray } from './tray';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchCommands } from './use-bench-commands';
-import { useMat } from './use-mat';
+import { useMat } from '../common/use-mat';
 import { WhatIfsDialog } from './what-ifs-dialog';
 import { Worklog } from './worklog';
 import { ZonesDialog } from './zones-dialog';

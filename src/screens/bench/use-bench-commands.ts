@@ -7,7 +7,7 @@ import { saveFile } from '@/ui/save-file';
 import { BenchContext, useBench } from './bench-store';
 import type { BenchCommand } from './command-palette';
 import type { BenchDialogs } from './dialogs';
-import type { useMat } from './use-mat';
+import type { useMat } from '../common/use-mat';
 
 interface KeyedCommand extends BenchCommand {
   /** The key that runs it, as `event.key`, with "ctrl+" and "shift+" before it. */

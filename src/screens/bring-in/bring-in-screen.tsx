@@ -1,0 +1,277 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { CatalogueLot } from '@/data/catalogue';
+import type { TakeBoxes } from '@/server/take-in';
+import { AppHeader } from '@/ui/app-header';
+import { Button } from '@/ui/button';
+import { Field, Input } from '@/ui/field';
+import { count, money, pieces } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+import { refusalWords } from '../words/refusal';
+import { BoxForm, emptyBox, type Box } from './box-form';
+import { memoryKey, useTable, type BringInWorld } from './bring-in-state';
+import { ColoursStep, ColumnsStep } from './columns-step';
+import { RowsTable } from './rows-table';
+import { SourceStep } from './source-step';
+
+const QUESTIONS = {
+  set: 'What is in the box?',
+  stores: 'What is in the stores?',
+  prices: 'What does a piece cost?',
+} as const;
+
+/** Bringing something in: choose or read it, look it over row by row, agree. Until then nothing is taken. */
+export function BringInScreen({ world }: { world: BringInWorld }) {
+  const tools = useTable(world);
+  const router = useRouter();
+  const [boxes, setBoxes] = useState<readonly Box[]>([]);
+  const [name, setName] = useState('');
+  const [tray, setTray] = useState('New tray');
+  const [leaveOut, setLeaveOut] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const [says, setSays] = useState('');
+  const [request] = useState(() => crypto.randomUUID());
+  const good = tools.rows.filter((r) => r.faults.length === 0 && r.element);
+  const faulty = tools.rows.length - good.length;
+  const addSet = async (code: string) => {
+    const set = world.catalogue.find((s) => s.code === code);
+    const answer = (await (await fetch(`/api/catalogue/${encodeURIComponent(code)}`)).json()) as {
+      ok: boolean;
+      value: CatalogueLot[];
+    };
+    if (!answer.ok || !set) return setSays('That set could not be read. Try again.');
+    setBoxes((b) => [
+      ...b,
+      { ...emptyBox(set.name, set.code), lots: answer.value.map((l) => ({ ...l, condition: null })) },
+    ]);
+    if (!name) setName(set.name);
+  };
+  const addTable = () => {
+    if (!tools.state) return;
+    const lots = good.flatMap((r) =>
+      r.element
+        ? [{ element: r.element, qty: r.qty, condition: r.condition, zone: r.zone, extra: r.extra }]
+        : [],
+    );
+    setBoxes((b) => [...b, { ...emptyBox(tools.state?.title ?? 'Inventory', ''), lots }]);
+    if (!name) setName(tools.state.title);
+  };
+  const send = async (what: string, input: unknown, then: (value: { build?: string }) => void) => {
+    setBusy(true);
+    setSays('Taking it in…');
+    const answer = await post({ what, input });
+    setBusy(false);
+    if (answer?.ok) then(answer.value ?? {});
+    else
+      setSays(
+        answer ? refusalWords(answer.reason) : 'The server cannot be reached. Nothing was taken; try again.',
+      );
+  };
+  const colours = {
+    made: tools.made,
+    matched: [...tools.matched].map(([text, colour]) => ({ text, colour })),
+  };
+  const memory = tools.state
+    ? { key: memoryKey(world.purpose, tools.state.table), roles: tools.state.roles }
+    : null;
+  const takeBoxes = () => {
+    const build = world.build ? { id: world.build.id } : { name: name.trim() };
+    const input: Omit<TakeBoxes, 'colours'> & { colours: unknown } = {
+      request,
+      build,
+      boxes: boxes.map(boxInput),
+      colours,
+      memory: memory && { ...memory, roles: [...memory.roles] },
+    };
+    void send('boxes', input, (v) => router.push(`/builds/${v.build}`));
+  };
+  const takeStores = () => {
+    const lots = good.map((r) => ({
+      element: r.element,
+      qty: r.qty,
+      condition: r.condition,
+      tray: r.tray,
+      place: r.place,
+      worth: r.usedPrice,
+    }));
+    void send('stores', { request, tray: tray.trim() || 'New tray', lots, colours, memory }, () =>
+      router.push('/stores'),
+    );
+  };
+  const takePrices = () => {
+    const prices = good.map((r) => ({ element: r.element, newPrice: r.newPrice, usedPrice: r.usedPrice }));
+    void send('prices', { request, prices, colours, memory }, () => router.push('/prices'));
+  };
+  const ready = good.length > 0 && (faulty === 0 || leaveOut);
+  const looking =
+    tools.state !== null && !(world.purpose === 'set' && boxes.some((b) => b.setName === tools.state?.title));
+  return (
+    <PaletteProvider palette={tools.palette}>
+      <div data-mat="middle" className="flex min-h-dvh flex-col">
+        <AppHeader screen="Bring in" />
+        <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-5">
+          <h1 className="text-[24px] leading-tight">{QUESTIONS[world.purpose]}</h1>
+          <p className="text-soft mb-4">
+            {tools.state ? (
+              <Summary good={good} faulty={faulty} purpose={world.purpose} />
+            ) : (
+              'Choose it or bring it. It is shown row by row, and nothing is taken until you agree.'
+            )}
+          </p>
+          {boxes.length > 0 && (
+            <BoxesForm
+              boxes={boxes}
+              onChange={setBoxes}
+              name={name}
+              onName={setName}
+              build={world.build}
+              busy={busy}
+              onTake={takeBoxes}
+            />
+          )}
+          {!looking && <SourceStep world={world} onTable={tools.take} onSet={(code) => void addSet(code)} />}
+          {looking && (
+            <div className="flex flex-col gap-4">
+              <ColumnsStep tools={tools} purpose={world.purpose} />
+              <ColoursStep tools={tools} />
+              <RowsTable tools={tools} purpose={world.purpose} />
+              <div className="flex flex-wrap items-end gap-3">
+                {world.purpose === 'stores' && (
+                  <Field label="Tray for rows that name none">
+                    <Input value={tray} maxLength={200} onChange={(e) => setTray(e.target.value)} />
+                  </Field>
+                )}
+                {faulty > 0 && (
+                  <label className="flex min-h-7 items-center gap-1.5">
+                    <input
+                      type="checkbox"
+                      className="accent-ink size-4"
+                      checked={leaveOut}
+                      onChange={(e) => setLeaveOut(e.target.checked)}
+                    />
+                    leave the {count(faulty)} {faulty === 1 ? 'row' : 'rows'} with faults out
+                  </label>
+                )}
+                <span className="flex-1" />
+                <Button onClick={tools.drop}>Choose something else</Button>
+                <Button
+                  look="main"
+                  disabled={!ready || busy}
+                  onClick={
+                    world.purpose === 'set' ? addTable : world.purpose === 'stores' ? takeStores : takePrices
+                  }
+                >
+                  {world.purpose === 'set' ? 'Use these rows' : 'Agree and take them'}
+                </Button>
+              </div>
+            </div>
+          )}
+          <p role="status" className="mt-3 font-medium">
+            {says}
+          </p>
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}
+
+function Summary({
+  good,
+  faulty,
+  purpose,
+}: {
+  good: readonly { qty: number }[];
+  faulty: number;
+  purpose: BringInWorld['purpose'];
+}) {
+  const total = good.reduce((s, r) => s + r.qty, 0);
+  const taken =
+    purpose === 'prices'
+      ? `${count(good.length)} prices will be set`
+      : `${pieces(total)} in ${count(good.length)} rows will be taken`;
+  return (
+    <>{`${taken}${faulty > 0 ? `; ${count(faulty)} ${faulty === 1 ? 'row has a fault' : 'rows have faults'} and will not be` : ''}.`}</>
+  );
+}
+
+const boxInput = (b: Box): TakeBoxes['boxes'][number] => ({
+  setName: b.setName,
+  setCode: b.setCode,
+  copies: b.copies,
+  condition: b.condition,
+  role: b.role,
+  price: b.price,
+  lots: [...b.lots],
+});
+
+interface BoxesFormProps {
+  readonly boxes: readonly Box[];
+  readonly onChange: (boxes: readonly Box[]) => void;
+  readonly name: string;
+  readonly onName: (name: string) => void;
+  readonly build: BringInWorld['build'];
+  readonly busy: boolean;
+  readonly onTake: () => void;
+}
+
+function BoxesForm({ boxes, onChange, name, onName, build, busy, onTake }: BoxesFormProps) {
+  const total = boxes.reduce(
+    (s, b) => s + b.copies * b.lots.reduce((t, l) => t + (l.extra ? 0 : l.qty), 0),
+    0,
+  );
+  const paid = boxes.reduce((s, b) => s + b.copies * b.price, 0);
+  const bad = boxes.some((b) => !b.setName.trim());
+  return (
+    <form
+      className="border-ink bg-sheet mb-6 rounded-lg border p-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onTake();
+      }}
+    >
+      <h2 className="mb-2 text-[16px]">
+        {boxes.length === 1 ? 'One box' : `${boxes.length} boxes`}, {pieces(total)}, {money(paid)} paid
+      </h2>
+      {boxes.map((b, i) => (
+        <BoxForm
+          key={i}
+          box={b}
+          onChange={(next) => onChange(boxes.map((x, k) => (k === i ? next : x)))}
+          onRemove={() => onChange(boxes.filter((_, k) => k !== i))}
+        />
+      ))}
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        {build ? (
+          <p className="min-w-0 flex-1">
+            Into <bdi className="font-semibold">{build.name}</bdi>
+          </p>
+        ) : (
+          <Field label="Name of the build" className="min-w-64 flex-1">
+            <Input required maxLength={200} value={name} onChange={(e) => onName(e.target.value)} />
+          </Field>
+        )}
+        <Button look="main" type="submit" disabled={busy || bad || (!build && !name.trim())}>
+          Agree and bring {boxes.length === 1 ? 'it' : 'them'} in
+        </Button>
+      </div>
+      <p className="text-faint mt-2">Another box for the same build? Choose it below first.</p>
+    </form>
+  );
+}
+
+async function post(
+  body: unknown,
+): Promise<{ ok: boolean; value?: { build?: string }; reason?: unknown } | undefined> {
+  try {
+    const response = await fetch('/api/import/take', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return (await response.json()) as { ok: boolean };
+  } catch {
+    return undefined;
+  }
+}

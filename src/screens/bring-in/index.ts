@@ -1,0 +1,1 @@
+export { BringInScreen } from './bring-in-screen';

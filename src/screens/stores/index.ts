@@ -1,0 +1,2 @@
+export { StoresScreen } from './stores-screen';
+export { PricesScreen } from './prices-screen';

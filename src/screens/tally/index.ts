@@ -1,0 +1,1 @@
+export { TallyScreen } from './tally-screen';

@@ -1,0 +1,279 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Workbench, type BuildSnapshot } from '@/core/bench';
+import {
+  costsOf,
+  openStandIns,
+  sparesAccount,
+  takeTally,
+  type Books,
+  type Figures,
+  type Scope,
+} from '@/core/ledger';
+import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
+import { AppHeader } from '@/ui/app-header';
+import { Button, buttonClass } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count, modNo, money, pieces, signed } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+
+/** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
+export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
+  const bench = useMemo(() => new Workbench(snapshot), [snapshot]);
+  const [planned, setPlanned] = useState(false);
+  const books = planned ? bench.planned : bench.built;
+  const build = bench.records.build.get(bench.build);
+  const tally = takeTally(books, { of: 'build' }, bench.priceOf);
+  const f = tally.figures;
+  const copies = [...bench.records.copy.values()];
+  return (
+    <PaletteProvider palette={bench.palette}>
+      <div data-mat="middle" className="flex min-h-dvh flex-col">
+        <AppHeader
+          build={{ id: bench.build, name: build?.name ?? '', says: `${count(f.shipped)} pieces as shipped` }}
+          screen="Tally"
+        />
+        <main className="mx-auto w-full max-w-5xl flex-1 px-4 py-5 print:max-w-none print:p-0">
+          <div className="mb-4 flex flex-wrap items-start gap-3">
+            <div className="min-w-72 flex-1">
+              <p className="hidden print:block">
+                <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
+              </p>
+              <h1 className="text-[24px] leading-tight">
+                {pieces(f.onModel)} on the model, net {signed(f.net)}, for {money(f.outOfPocket)};{' '}
+                {count(f.sparesLeft)} {f.sparesLeft === 1 ? 'spare' : 'spares'} left.
+              </h1>
+              <p className="text-soft mt-1">
+                {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
+                {f.missing > 0 && ` − ${count(f.missing)} missing`}
+                {f.madeGood > 0 && ` + ${count(f.madeGood)} made good`} = {count(f.onModel)}.{' '}
+                {count(f.recoloured)} recoloured, {count(f.refreshed)} refreshed.
+              </p>
+            </div>
+            <div className="no-print flex gap-2">
+              <Button aria-pressed={planned} onClick={() => setPlanned(!planned)}>
+                {planned ? 'as planned' : 'as built'}
+              </Button>
+              <Button look="main" onClick={() => window.print()}>
+                <Printer size={14} aria-hidden /> Print
+              </Button>
+            </div>
+          </div>
+          <Costs
+            figures={f}
+            sparesWorth={tally.sparesWorth}
+            paid={copies.filter((c) => c.role === 'base').reduce((s, c) => s + c.price, 0)}
+          />
+          <ByPart
+            title="By modification"
+            bench={bench}
+            books={books}
+            parts={modificationParts(bench)}
+            total={f}
+          />
+          <ByPart
+            title="By zone"
+            bench={bench}
+            books={books}
+            parts={bench.zones.map((z) => ({ name: z.name, scope: { of: 'zone', zone: z.id } }))}
+            note="A zone counts the zones nested in it. Money is told by modification."
+          />
+          {bench.records.phase.size > 0 && (
+            <ByPart title="By phase" bench={bench} books={books} parts={phaseParts(bench)} total={f} />
+          )}
+          <StandIns books={books} />
+          <Spares bench={bench} books={books} />
+          <Files build={bench.build} />
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}
+
+interface Part {
+  readonly name: string;
+  readonly scope: Scope;
+}
+
+const modificationParts = (bench: Workbench): Part[] => [
+  ...bench.modifications.map((m): Part => ({
+    name: `${modNo(m.no)} ${m.title}`,
+    scope: { of: 'modification', modification: m.id },
+  })),
+  { name: 'in no modification', scope: { of: 'modification', modification: null } },
+];
+
+const phaseParts = (bench: Workbench): Part[] => [
+  ...[...bench.records.phase.values()]
+    .sort((a, b) => a.position - b.position)
+    .map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
+  { name: 'in no phase', scope: { of: 'phase', phase: null } },
+];
+
+function Costs({ figures, sparesWorth, paid }: { figures: Figures; sparesWorth: number; paid: number }) {
+  const cost = costsOf(figures);
+  const cells: [string, string, string][] = [
+    [money(cost.outOfPocket), 'out of pocket', `of it ${money(figures.sharedCost)} postage and donor boxes`],
+    [money(cost.worth), 'worth of what went in', `${money(cost.worthLessBack)} less what came back`],
+    [
+      `${count(figures.sparesLeft)}`,
+      'spares left',
+      `worth ${money(sparesWorth)}, ${count(figures.usedAgain)} used again`,
+    ],
+    [money(paid), 'paid for the boxes', 'not in the cost of the mod'],
+  ];
+  return (
+    <dl className="border-rule mb-6 grid grid-cols-2 border-y md:grid-cols-4">
+      {cells.map(([value, words, aside]) => (
+        <div key={words} className="py-2 pr-3">
+          <dd className="figure-md">{value}</dd>
+          <dt>{words}</dt>
+          <dd className="text-faint text-[12px]">{aside}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+const COLUMNS: readonly [string, (f: Figures) => string][] = [
+  ['out', (f) => count(f.out)],
+  ['in', (f) => count(f.in)],
+  ['recoloured', (f) => count(f.recoloured)],
+  ['refreshed', (f) => count(f.refreshed)],
+  ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
+  ['net', (f) => signed(f.net)],
+  ['out of pocket', (f) => money(f.outOfPocket)],
+  ['worth', (f) => money(f.worthIn)],
+  ['spares', (f) => signed(f.sparesLeft)],
+];
+
+interface ByPartProps {
+  readonly title: string;
+  readonly bench: Workbench;
+  readonly books: Books;
+  readonly parts: readonly Part[];
+  readonly total?: Figures;
+  readonly note?: string;
+}
+
+function ByPart({ title, books, parts, total, note }: ByPartProps) {
+  const columns =
+    title === 'By zone'
+      ? [
+          ...COLUMNS.filter(([w]) => !['out of pocket', 'worth', 'spares'].includes(w)),
+          ['on the model', (f: Figures) => count(f.onModel)] as const,
+        ]
+      : COLUMNS;
+  const rows = parts
+    .map((p) => ({ ...p, figures: books.figures(p.scope) }))
+    .filter((r) => Object.values(r.figures).some((n) => n !== 0));
+  return (
+    <section className="mb-6 break-inside-avoid overflow-x-auto">
+      <h2 className="mb-1 text-[16px]">{title}</h2>
+      {note && <p className="text-soft mb-1">{note}</p>}
+      <table className="w-full text-right">
+        <thead>
+          <tr className="border-ink text-faint border-b text-[12px]">
+            <th scope="col" className="py-1 text-left font-normal">
+              <span className="sr-only">{title}</span>
+            </th>
+            {columns.map(([words]) => (
+              <th key={words} scope="col" className="px-2 font-normal">
+                {words}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r.name} className="border-rule border-b">
+              <th scope="row" className="max-w-64 truncate py-1.5 text-left font-medium">
+                <bdi>{r.name}</bdi>
+              </th>
+              {columns.map(([words, value]) => (
+                <td key={words} className="px-2">
+                  {value(r.figures)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+        {total && (
+          <tfoot>
+            <tr className="border-ink border-t font-bold">
+              <th scope="row" className="py-1.5 text-left">
+                Together
+              </th>
+              {columns.map(([words, value]) => (
+                <td key={words} className="px-2">
+                  {value(total)}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        )}
+      </table>
+    </section>
+  );
+}
+
+function StandIns({ books }: { books: Books }) {
+  const open = openStandIns(books.entries);
+  if (open.length === 0) return null;
+  return (
+    <section className="mb-6 break-inside-avoid">
+      <h2 className="mb-1 text-[16px]">Still standing in</h2>
+      <ul className="flex flex-wrap gap-x-5">
+        {open.map((s) => (
+          <li key={s.element + s.standsFor} className="flex items-center gap-2">
+            <Glyph element={s.element} mark="stand-in" size={32} />
+            {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Spares({ bench, books }: { bench: Workbench; books: Books }) {
+  const lots = books.balances.elements(sparesAccount(bench.build)).filter(([, n]) => n > 0);
+  return (
+    <section className="mb-6">
+      <h2 className="mb-1 text-[16px]">Spares</h2>
+      {lots.length === 0 && <p className="text-soft">None are left.</p>}
+      <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">
+        {lots
+          .sort((a, b) => b[1] - a[1])
+          .slice(0, 400)
+          .map(([element, n]: [ElementKey, number]) => (
+            <li key={element} className="flex items-center gap-2 break-inside-avoid">
+              <Glyph element={element} size={32} />
+              <b>{n}</b> <bdi className="truncate">{elementName(element)}</bdi>
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+function Files({ build }: { build: string }) {
+  const files: [string, string][] = [
+    ['Worklog CSV', 'worklog.csv'],
+    ['Inventory as built, CSV', 'inventory-as-built.csv'],
+    ['Inventory as planned, CSV', 'inventory-as-planned.csv'],
+    ['Spares CSV', 'spares.csv'],
+    ['Mod file', 'mod.json'],
+  ];
+  return (
+    <section className="no-print border-rule flex flex-wrap items-center gap-2 border-t pt-3">
+      <h2 className="mr-2">Take it away</h2>
+      {files.map(([words, file]) => (
+        <a key={file} href={`/api/builds/${build}/files/${file}`} download className={buttonClass()}>
+          {words}
+        </a>
+      ))}
+    </section>
+  );
+}
