@@ -6,14 +6,14 @@ test('one line is logged by keyboard alone: the balance moves while it is typed,
   await page.goto('/');
   await page.getByRole('link', { name: /Lightkeeper's House/ }).click();
   const balance = page.getByRole('region', { name: 'Balance' });
-  await expect(balance).toContainText('= 479');
+  await expect(balance).toContainText('= 489');
   await page.keyboard.press('l');
   await page.keyboard.type(
     '-2 brick 1x2 chalk @tower, +2 brick 1x2 ash, ~6 brick 1x4 dune > bark @house front',
   );
   await expect(balance).toHaveAttribute('data-trying', 'yes');
   await expect(balance).toContainText('− 14');
-  await expect(balance).toContainText('+ 82');
+  await expect(balance).toContainText('+ 92');
   await expect(balance).toContainText('24 recoloured');
   await page.keyboard.press('Enter');
   await expect(balance).not.toHaveAttribute('data-trying', 'yes');

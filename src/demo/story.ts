@@ -66,6 +66,7 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     lines: [
       '-4 slope 45 2x2 slate @tower foot #fit "rock face cut back for the slip"',
       '+24 brick 1x4 ash from stores "quay wall, laid across the joints"',
+      '+10 brick 1x2 slate hidden from spares "core of the quay"',
       '+6 plate 2x4 ash hidden at 0.05 "under the slip"',
       '+3 window 1x2x2 chalk at 0.95',
       '?5 brick 1x2 amber for dune at 0.09',

@@ -68,6 +68,6 @@ function shelfBuild(handle: Handle, id: BuildId): ShelfBuild | undefined {
     modifications: bench.modifications.length,
     planned: bench.entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,
     standIns: openStandIns(bench.built.entries).reduce((s, o) => s + o.qty, 0),
-    most: [...counts].sort((a, b) => b[1] - a[1]).slice(0, 14),
+    most: [...counts].sort((a, b) => b[1] - a[1]).slice(0, 10),
   };
 }

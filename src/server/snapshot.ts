@@ -32,7 +32,7 @@ export function openWorkbench(handle: Handle, build: BuildId): Workbench | undef
 export function takeStores({ db }: Handle) {
   return {
     revision: currentRevision(db),
-    trays: readRecords(db, 'tray').sort((a, b) => a.position - b.position),
+    trays: readRecords(db, 'tray').sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
     rows: storesBalances(db),
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),

@@ -47,6 +47,7 @@ export type DraftProblem =
       readonly wanted: number;
       readonly there: number;
       readonly elsewhere: readonly Whereabouts[];
+      readonly zone: ZoneId;
       readonly source: SourceChoice | null;
     }
   | { readonly reason: 'nothing to do' }
@@ -218,7 +219,7 @@ class Drafting {
     there: number,
   ): DraftProblem {
     const elsewhere = whereabouts(this.books, element);
-    return { reason, element, wanted, there, elsewhere, source: this.intent.source };
+    return { reason, element, wanted, there, elsewhere, zone: this.zone, source: this.intent.source };
   }
 }
 

@@ -2,8 +2,17 @@
 
 import { useMemo, useState } from 'react';
 import { printIntent } from '@/core/call-line';
-import { logLine, readLine } from '@/core/bench';
-import { BLANK_INTENT, openStandIns, WHYS, type Books, type Intent, type LoggedKind } from '@/core/ledger';
+import { logLine, readLine, type Workbench } from '@/core/bench';
+import {
+  BLANK_INTENT,
+  modelAccount,
+  openStandIns,
+  WHYS,
+  type Books,
+  type Intent,
+  type LoggedKind,
+  type Modification,
+} from '@/core/ledger';
 import { elementName, inColour, splitElementKey, type ElementKey } from '@/core/parts';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { readMoney } from '@/core/shared/money';
@@ -47,11 +56,15 @@ export function ActDialog({ element, onClose }: ActProps) {
   const perform = useBench((s) => s.perform);
   const source = useBench((s) => s.source);
   const modification = selected ? bench.records.modification.get(selected) : undefined;
-  const kinds = element ? ON_A_LOT : ON_NEW;
+  const waiting = element !== null && openStandIns(bench.planned.entries).some((s) => s.element === element);
+  const kinds = element ? ON_A_LOT.filter(([name]) => name !== 'replacement' || waiting) : ON_NEW;
   const [kind, setKind] = useState<LoggedKind>(kinds[0]?.[0] ?? 'add');
   const [part, setPart] = useState<ElementKey | null>(element);
   const [target, setTarget] = useState<ElementKey | null>(null);
-  const [options, setOptions] = useState<Options>(NO_OPTIONS);
+  const [options, setOptions] = useState<Options>(() => ({
+    ...NO_OPTIONS,
+    zone: likelyZone(bench, modification, element),
+  }));
   const intent = makeIntent(kind, part, target, options, bench.planned);
   const line = intent
     ? printIntent(intent, { zones: bench.zones, assemblies: [...bench.records.assembly.values()] })
@@ -104,7 +117,7 @@ export function ActDialog({ element, onClose }: ActProps) {
         )}
         {part && <OptionFields kind={kind} options={options} onChange={setOptions} />}
         {part && <Preview line={line} reading={reading} />}
-        <div className="flex justify-end gap-2">
+        <div className="bg-sheet border-rule sticky -bottom-3 -mx-4 -mb-3 flex justify-end gap-2 border-t px-4 py-2.5">
           <Button onClick={onClose}>Cancel</Button>
           <Button look="main" type="submit" disabled={!reading?.ready}>
             Log it
@@ -113,6 +126,20 @@ export function ActDialog({ element, onClose }: ActProps) {
       </form>
     </Dialog>
   );
+}
+
+/** The modification's own zone when it has the part, else the zone that has most of it. */
+function likelyZone(
+  bench: Workbench,
+  modification: Modification | undefined,
+  element: ElementKey | null,
+): ZoneId | '' {
+  if (!element || !modification) return '';
+  const has = (zone: ZoneId) => bench.built.balances.at(modelAccount(zone), element);
+  const near = [...bench.built.nested(modification.zone), bench.rootZone.id];
+  if (near.some((z) => has(z) > 0)) return '';
+  const [most] = bench.zones.filter((z) => has(z.id) > 0).sort((a, b) => has(b.id) - has(a.id));
+  return most?.id ?? '';
 }
 
 interface Options {

@@ -29,8 +29,8 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
       data-trying={trying ? 'yes' : undefined}
       className="border-rule grid border-b md:grid-cols-[1fr_auto_auto]"
     >
-      <div className="flex flex-col justify-center gap-2 px-4 py-3">
-        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5">
+        <div className="flex items-baseline gap-x-4 gap-y-1 whitespace-nowrap max-md:flex-wrap">
           <Big value={count(f.shipped)} words="as shipped" onClick={() => onOpen('shipped')} />
           <Big
             value={`− ${count(f.out)}`}
@@ -53,7 +53,6 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
             is={f.onModel}
             onClick={() => onOpen('onModel')}
           />
-          <Asides tally={shown} onOpen={onOpen} />
           <button
             type="button"
             onClick={() => onOpen('net')}
@@ -64,6 +63,7 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
           </button>
         </div>
         <Bar shown={shown} planned={planned} />
+        <Asides tally={shown} onOpen={onOpen} />
       </div>
       <CostCell shown={shown} now={now} onOpen={onOpen} />
       <SparesCell shown={shown} now={now} onOpen={onOpen} />
@@ -117,8 +117,10 @@ function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figu
     ['missing', 'missing'],
     ['madeGood', 'made good'],
   ];
+  if (asides.every(([figure]) => f[figure] === 0))
+    return <span className="text-faint min-h-6 text-[12px]">nothing changed yet</span>;
   return (
-    <span className="text-soft flex flex-wrap gap-x-2">
+    <span className="text-soft flex min-h-6 flex-wrap gap-x-3 text-[12px]">
       {asides
         .filter(([figure]) => f[figure] !== 0)
         .map(([figure, words]) => (

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { completeAt, printElement, type Completion } from '@/core/call-line';
 import type { LineReading, ReadClause } from '@/core/bench';
-import { offPieces, onPieces, placeOf, type Entry } from '@/core/ledger';
+import { offPieces, onPieces, placeOf, zoneOf, type DraftProblem, type Entry } from '@/core/ledger';
 import { elementName, type ElementKey } from '@/core/parts';
 import { Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -68,7 +68,7 @@ export function CallLine({ reading, onEnter, onCancel }: CallLineProps) {
           <div className="relative min-w-0 flex-1">
             <span
               aria-hidden
-              className="text-faint pointer-events-none absolute inset-0 overflow-hidden whitespace-pre"
+              className="text-faint pointer-events-none absolute inset-0 overflow-hidden leading-7 whitespace-pre"
             >
               <span className="invisible">{line}</span>
               {ghost}
@@ -90,7 +90,7 @@ export function CallLine({ reading, onEnter, onCancel }: CallLineProps) {
               autoCapitalize="off"
               spellCheck={false}
               placeholder="-2 plate 2x3 chalk, +2 brick 1x2 ash @zone #why"
-              className="relative min-h-7 w-full bg-transparent outline-none"
+              className="relative h-7 w-full bg-transparent leading-7 outline-none"
             />
           </div>
         </div>
@@ -223,7 +223,15 @@ interface SaysProps {
 
 function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
   const u = clause.understood;
-  if (trouble) return <Trouble text={trouble} />;
+  if (trouble)
+    return (
+      <span className="flex flex-wrap items-center gap-1">
+        <Trouble text={trouble} />
+        {clause.problem && (
+          <OtherZones problem={clause.problem} onChoose={(zone) => onChoose(inZone(line, u, zone))} />
+        )}
+      </span>
+    );
   if (u.status === 'unknown')
     return (
       <Choices
@@ -242,6 +250,30 @@ function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
     );
   return clause.entry ? <EntrySays entry={clause.entry} /> : null;
 }
+
+/** Zones that have the part, to take it from there. */
+function OtherZones({ problem, onChoose }: { problem: DraftProblem; onChoose: (zone: string) => void }) {
+  const zones = useBench((s) => s.bench.records.zone);
+  if (problem.reason !== 'not on the model') return null;
+  const there = problem.elsewhere.flatMap((w) => {
+    const id = zoneOf(w.account);
+    const name = id && id !== problem.zone ? zones.get(id)?.name : undefined;
+    return name && w.qty >= problem.wanted ? [name] : [];
+  });
+  return there.slice(0, 3).map((name) => (
+    <button
+      key={name}
+      type="button"
+      onClick={() => onChoose(name)}
+      className="border-edge hover:border-ink min-h-7 rounded-md border px-1.5"
+    >
+      take from <bdi>{name}</bdi>
+    </button>
+  ));
+}
+
+const inZone = (line: string, at: { end: number }, zone: string): string =>
+  `${line.slice(0, at.end)} @"${zone.replace(/[\\"]/g, '\\$&')}"${line.slice(at.end)}`;
 
 const splice = (line: string, at: { start: number; end: number }, element: ElementKey): string =>
   `${line.slice(0, at.start)}${printElement(element)}${line.slice(at.end)}`;

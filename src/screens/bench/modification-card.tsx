@@ -28,8 +28,7 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
   const set = useBench((s) => s.set);
   const entries = entriesOf(bench, modification.id);
   const scope = { of: 'modification', modification: modification.id } as const;
-  const books = view.kind === 'asOf' ? booksInView({ bench, view, version }) : bench.planned;
-  const figures = books.figures(scope);
+  const figures = booksInView({ bench, view, version }).figures(scope);
   const zone = bench.records.zone.get(modification.zone);
   const phase = modification.phase ? bench.records.phase.get(modification.phase) : undefined;
   return (
@@ -51,8 +50,13 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
           <span className="min-w-0 flex-1">
             <span className="block truncate">
               <bdi className="text-[14px] font-semibold">{modification.title}</bdi>
-              <span className="text-faint">
-                {zone && zone.parent && <bdi> · {zone.name}</bdi>}
+              <span className={clsx('text-faint', open && 'block truncate')}>
+                {zone && zone.parent && (
+                  <bdi>
+                    {open ? '' : ' · '}
+                    {zone.name}
+                  </bdi>
+                )}
                 {phase && <bdi> · {phase.name}</bdi>}
                 {placedWords(entries)}
               </span>

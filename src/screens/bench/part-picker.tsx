@@ -53,7 +53,7 @@ export function PartPicker({ label, onPick }: { label: string; onPick: (element:
         className="mb-2 w-full"
       />
       <ul
-        className="bg-mat text-mat-ink grid max-h-72 grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-1 overflow-auto rounded-md p-1"
+        className="bg-mat text-mat-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-1 overflow-auto rounded-md p-1"
         tabIndex={-1}
       >
         {found.slice(0, MOST).map((element) => (
@@ -157,7 +157,7 @@ export function ColourPicker({ label, element, without, onPick }: ColourProps) {
         aria-label="Find a colour"
         className="mb-2 w-full"
       />
-      <ul className="bg-mat text-mat-ink grid max-h-72 grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1 overflow-auto rounded-md p-1">
+      <ul className="bg-mat text-mat-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1 overflow-auto rounded-md p-1">
         {list.map((c: Colour) => (
           <li key={c.id}>
             <button

@@ -54,7 +54,7 @@ export function RowsTable({ tools, purpose }: { tools: TableTools; purpose: Purp
       </div>
       <div
         ref={scroller}
-        className="border-rule bg-sheet h-[46vh] overflow-auto rounded-md border"
+        className="border-rule bg-sheet h-[38vh] overflow-auto rounded-md border"
         tabIndex={0}
         role="region"
         aria-label="Rows of the table"
@@ -127,7 +127,7 @@ function Fix({ row, fault, tools }: { row: ReadRow; fault: RowFault; tools: Tabl
   const at = state ? tools.rows.indexOf(row) : -1;
   return (
     <span className="flex w-96 shrink-0 items-center gap-2">
-      <b className="min-w-0 flex-1 truncate" title={rowFaultWords(fault)}>
+      <b className="min-w-0 flex-1 text-[12px] leading-tight" title={rowFaultWords(fault)}>
         ▲ {rowFaultWords(fault)}
       </b>
       {column >= 0 && at >= 0 && (

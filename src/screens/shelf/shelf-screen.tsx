@@ -147,9 +147,9 @@ function DrawnState({ build }: { build: ShelfBuild }) {
       className="bg-mat flex h-32 flex-wrap content-center items-center justify-center gap-x-1 overflow-hidden px-3"
       aria-hidden
     >
-      {build.most.map(([element, qty], i) => (
+      {build.most.slice(0, 10).map(([element, qty], i) => (
         <span key={element} title={`${qty}`}>
-          <Glyph element={element} size={i < 4 ? 58 : 44} />
+          <Glyph element={element} size={i < 4 ? 60 : 46} />
         </span>
       ))}
     </div>

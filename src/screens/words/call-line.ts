@@ -57,7 +57,8 @@ export function draftProblemWords(p: DraftProblem, records: RecordSet): string {
     case 'not on the model':
     case 'not at hand': {
       const name = elementName(p.element);
-      const where = p.reason === 'not on the model' ? 'there' : `in ${p.source ?? 'stock'}`;
+      const zone = records.zone.get(p.zone)?.name ?? 'the model';
+      const where = `in ${p.reason === 'not on the model' ? zone : (p.source ?? 'stock')}`;
       const elsewhere = p.elsewhere.map((w) => `${w.qty} in ${placeName(w.account, records)}`);
       const rest =
         elsewhere.length > 0 ? ` Elsewhere: ${list(elsewhere.slice(0, 4))}.` : ' There are none elsewhere.';
