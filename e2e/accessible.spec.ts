@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test';
+import { balance, isAccessible, openBuild } from './helpers';
+
+test.describe('axe finds nothing', () => {
+  for (const path of [
+    '/',
+    '/bring-in',
+    '/bring-in?for=stores',
+    '/bring-in?for=prices',
+    '/stores',
+    '/prices',
+    '/nowhere',
+  ])
+    test(path, async ({ page }) => {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await isAccessible(page);
+    });
+
+  test('the bench, its mats, its line and its sheets', async ({ page }) => {
+    test.slow();
+    await openBuild(page, /Lightkeeper's House/);
+    await isAccessible(page);
+    for (const mat of ['light mat', 'dark mat', 'middle mat']) {
+      await page.getByRole('radio', { name: mat }).click();
+      await isAccessible(page);
+    }
+    await page.locator('#call-line').fill('-2 brick 1x2');
+    await isAccessible(page);
+    await page.locator('#call-line').fill('');
+    await page.getByRole('heading', { name: 'Worklog' }).click();
+    for (const key of ['F1', 'Control+k', 'z', 'n', 'a']) {
+      await page.keyboard.press(key);
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await isAccessible(page);
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toBeHidden();
+    }
+    await page.getByLabel('View of the books').selectOption('compare');
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await balance(page)
+      .getByRole('button', { name: /out of pocket/ })
+      .click();
+    await isAccessible(page);
+  });
+
+  test('the tally', async ({ page }) => {
+    await openBuild(page, /Lightkeeper's House/);
+    await page.getByRole('link', { name: 'Tally' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('on the model');
+    await isAccessible(page);
+  });
+});
+
+test('the bench is usable on a phone beside the table', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openBuild(page, /Lightkeeper's House/);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  await page.getByRole('button', { name: 'On the model', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'On the model' })).toBeVisible();
+  await page.getByRole('button', { name: 'Worklog', exact: true }).click();
+  await page.locator('#call-line').fill('-1 brick 1x2 chalk @tower');
+  await expect(balance(page)).toHaveAttribute('data-trying', 'yes');
+  await isAccessible(page);
+});

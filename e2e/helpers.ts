@@ -1,0 +1,48 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
+
+/** Opens a build from the shelf, as a person does. */
+export async function openBuild(page: Page, name: string | RegExp): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name }).first().click();
+  await expect(balance(page)).toBeVisible();
+}
+
+/** Logs a line by the keyboard and waits until the server has it. */
+export async function log(page: Page, line: string): Promise<void> {
+  const answered = page.waitForResponse('**/api/actions');
+  await page.locator('#call-line').fill(line);
+  await page.keyboard.press('Enter');
+  expect((await answered).ok()).toBe(true);
+}
+
+/** Nothing that axe finds. */
+export async function isAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
+    [],
+  );
+}
+
+/** A build of its own for a test, from a pasted block. */
+export async function makeBuild(page: Page, name: string, block: string): Promise<void> {
+  await page.goto('/bring-in');
+  await page.locator('textarea').fill(block);
+  await page.getByRole('button', { name: 'Read the block' }).click();
+  await page.getByRole('button', { name: 'Use these rows' }).click();
+  await page.getByLabel('Name of the build').fill(name);
+  await page.getByRole('button', { name: 'Agree and bring it in' }).click();
+  await expect(balance(page)).toBeVisible();
+}
+
+export async function startModification(page: Page, title: string): Promise<void> {
+  await page.getByRole('button', { name: 'New modification' }).click();
+  await page.getByLabel('Title').fill(title);
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: title }).first()).toBeVisible();
+}
+
+export const BLOCK =
+  'part\tcolour\tqty\tzone\nplate 2x3\tchalk\t40\tPorch\nbrick 1x2\tash\t60\tPorch\narch 1x4\tash\t12\tGallery\n';

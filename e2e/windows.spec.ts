@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test';
+import { balance, BLOCK, log, makeBuild, startModification } from './helpers';
+
+test('two windows on one build: neither overwrites the other, and the second is told what changed', async ({
+  page,
+  context,
+}) => {
+  await makeBuild(page, 'Two windows', BLOCK);
+  await startModification(page, 'Shared');
+  await log(page, '-2 plate 2x3 chalk @porch "start"');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(balance(other)).toContainText('− 2');
+  await log(page, '-3 brick 1x2 ash @porch');
+  await log(other, '-4 arch 1x4 ash @gallery');
+  await expect(balance(other)).toContainText('− 9');
+  await expect(other.getByText(/Changed in another window: log -3 brick 1x2 ash/)).toBeVisible();
+  await page.bringToFront();
+  await expect(balance(page)).toContainText('− 9');
+  await expect(page.getByText(/Changed in another window: log -4 arch/)).toBeVisible();
+});
+
+test('the same entry deleted in one window cannot be changed in the other', async ({ page, context }) => {
+  await makeBuild(page, 'Crossed', BLOCK);
+  await startModification(page, 'Shared');
+  await log(page, '-2 plate 2x3 chalk @porch');
+  const other = await context.newPage();
+  await other.route('**/api/steps**', (route) => route.abort());
+  await other.goto(page.url());
+  await expect(balance(other)).toContainText('− 2');
+  await page.locator('[data-entry="1"]').focus();
+  await page.keyboard.press('Delete');
+  await expect(balance(page)).toContainText('− 0');
+  await other.locator('[data-entry="1"]').focus();
+  await other.keyboard.press('d');
+  await expect(other.getByText(/was deleted in another window/)).toBeVisible();
+  await expect(balance(other)).toContainText('− 0');
+});
+
+test('while the server cannot be reached a line is kept and sent again, once', async ({ page }) => {
+  await makeBuild(page, 'Unreachable', BLOCK);
+  await startModification(page, 'Offline');
+  let tries = 0;
+  await page.route('**/api/actions', async (route) => {
+    tries += 1;
+    if (tries === 1) return route.abort();
+    // The second try arrives, but its answer is lost: the third must not count twice.
+    if (tries === 2) {
+      await route.fetch();
+      return route.abort();
+    }
+    return route.continue();
+  });
+  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/cannot be reached/)).toBeVisible();
+  await expect(page.getByText(/cannot be reached/)).toBeHidden({ timeout: 15_000 });
+  expect(tries).toBe(3);
+  await page.reload();
+  await expect(balance(page)).toContainText('− 2');
+});

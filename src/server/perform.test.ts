@@ -1,0 +1,230 @@
+import { describe, expect, it } from 'vitest';
+import { deleteEntries, markDone, placeOrder, toBuy } from '@/core/bench';
+import { added, changed, removed, type Entry } from '@/core/ledger';
+import { asId, countingIds, type EntryId } from '@/core/shared/ids';
+import { between, pick, seededRandom } from '@/core/shared/random';
+import { overdrawn, unbalanced } from '@/data/balances';
+import { currentRevision, stepsSince } from '@/data/actions';
+import { readRecords } from '@/data/records';
+import { perform, turn } from './perform';
+import { NOW, testBuild, type TestBuild } from './testing/workspace';
+
+const figures = (t: TestBuild) => t.open().built.figures({ of: 'build' });
+const entries = (t: TestBuild): Entry[] =>
+  readRecords(t.handle.db, 'entry', t.build).filter((e) => e.kind !== 'unpack');
+const everything = (t: TestBuild) =>
+  JSON.stringify(
+    t
+      .open()
+      .recordList()
+      .sort((a, b) => (a.record.id < b.record.id ? -1 : 1)),
+  );
+
+describe('carrying an action out', () => {
+  it('keeps it, gives it a revision, and balances', () => {
+    const t = testBuild();
+    const before = currentRevision(t.handle.db);
+    const done = t.log('-2 plate 2x3 chalk, +3 brick 1x2 ash');
+    expect(done).toMatchObject({ ok: true, value: { revision: before + 1, renumbered: false } });
+    expect(figures(t)).toMatchObject({
+      shipped: 112,
+      out: 2,
+      in: 3,
+      net: 1,
+      onModel: 113,
+      released: 2,
+      extras: 2,
+    });
+    expect(unbalanced(t.handle.db)).toEqual([]);
+  });
+
+  it('counts the same action sent twice once', () => {
+    const t = testBuild();
+    const first = t.log('-2 plate 2x3 chalk', 'same');
+    const action = {
+      id: asId<never>('same'),
+      scope: t.build,
+      label: 'again',
+      diff: added('entry', { ...entries(t)[0]!, id: asId<EntryId>('other'), no: 9 }),
+    };
+    expect(perform(t.handle, action, NOW)).toMatchObject({
+      ok: true,
+      value: { revision: first.ok && first.value.revision },
+    });
+    expect(entries(t)).toHaveLength(1);
+  });
+
+  it('refuses an entry that breaks a law, and writes nothing', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    const [e] = entries(t);
+    const revision = currentRevision(t.handle.db);
+    const worse = {
+      ...e!,
+      id: asId<EntryId>('bad'),
+      no: 7,
+      movements: e!.movements.map((m) => ({ ...m, qty: 100 })),
+    };
+    expect(t.act({ label: 'x', diff: added('entry', worse) })).toMatchObject({
+      ok: false,
+      reason: { refused: 'overdrawn' },
+    });
+    const wrong = {
+      ...worse,
+      movements: worse.movements.map((m) => ({ ...m, to: m.from, from: m.to, qty: 1 })),
+    };
+    expect(t.act({ label: 'x', diff: added('entry', wrong) })).toMatchObject({
+      ok: false,
+      reason: { refused: 'fault' },
+    });
+    expect([currentRevision(t.handle.db), entries(t).length]).toEqual([revision, 1]);
+  });
+
+  it('is refused by the database too, when the core is passed by', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    const row = (qty: number, from: string, to: string) => () =>
+      t.handle.sqlite
+        .prepare(
+          'insert into movements (entry, place, element, grade, qty, from_account, to_account) values (?, 9, ?, ?, ?, ?, ?)',
+        )
+        .run(entries(t)[0]!.id, 'a|b', 'new', qty, from, to);
+    expect(row(0, 'outside', 'spares:x')).toThrow(/CHECK/);
+    expect(row(-1, 'outside', 'spares:x')).toThrow(/CHECK/);
+    expect(row(1, 'outside', 'outside')).toThrow(/CHECK/);
+    expect(row(1, 'outside', null as never)).toThrow(/NOT NULL/);
+  });
+
+  it('refuses to take away what something else stands on', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    const modification = t.open().modifications[0]!;
+    expect(t.act({ label: 'x', diff: removed('modification', modification) })).toMatchObject({
+      ok: false,
+      reason: { refused: 'in use' },
+    });
+    const unpack = readRecords(t.handle.db, 'entry', t.build).find((e) => e.kind === 'unpack')!;
+    expect(t.act({ label: 'x', diff: removed('entry', unpack) })).toMatchObject({
+      ok: false,
+      reason: { refused: 'overdrawn' },
+    });
+  });
+});
+
+describe('two windows on one build', () => {
+  it('do not overwrite each other: the second is refused, and told what changed', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    const [seen] = entries(t);
+    const revision = currentRevision(t.handle.db);
+    expect(t.act({ label: 'note in window one', diff: changed('entry', seen!, { note: 'one' }) }).ok).toBe(
+      true,
+    );
+    expect(
+      t.act({ label: 'note in window two', diff: changed('entry', seen!, { note: 'two' }) }),
+    ).toMatchObject({
+      ok: false,
+      reason: { refused: 'conflict', conflict: { type: 'entry', how: 'changed' } },
+    });
+    expect(t.act(deleteEntries([seen!]))).toMatchObject({ ok: false, reason: { refused: 'conflict' } });
+    expect(entries(t)[0]!.note).toBe('one');
+    expect(stepsSince(t.handle.db, revision).map((s) => s.label)).toEqual(['note in window one']);
+  });
+
+  it('give new entries numbers of their own', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    const [e] = entries(t);
+    const twin = { ...e!, id: asId<EntryId>('twin') };
+    expect(t.act({ label: 'twin', diff: added('entry', twin) })).toMatchObject({
+      ok: true,
+      value: { renumbered: true },
+    });
+    expect(
+      entries(t)
+        .map((x) => x.no)
+        .sort(),
+    ).toEqual([1, 2]);
+  });
+});
+
+describe('undo and redo', () => {
+  it('restore every record exactly, over a long random day', () => {
+    const t = testBuild();
+    const random = seededRandom(8);
+    const states = [everything(t)];
+    const lines = [
+      '-1 plate 2x3 chalk',
+      '+2 brick 1x2 ash',
+      '~1 arch 1x4 ash > bark @gallery',
+      '+3 tile 2x2 slate plan',
+      '!1 brick 1x2 ash',
+      '%1 brick 1x2 ash',
+    ];
+    for (let n = 0; n < 30; n++) {
+      const held = entries(t);
+      const planned = held.filter((e) => e.state === 'planned');
+      const chance = random();
+      if (chance < 0.2 && held.length > 3) t.act(deleteEntries([held.at(-1)!]));
+      else if (chance < 0.4 && planned[0]) {
+        const done = markDone(t.open(), [planned[0]], { newId: t.newId, now: '' }, between(random, 1, 3));
+        if (done.ok) t.act(done.value);
+      } else t.log(pick(random, lines));
+      states.push(everything(t));
+    }
+    for (let i = states.length - 2; i >= 0; i--) {
+      expect(turn(t.handle, `u${i}`, t.build, 'undo').ok).toBe(true);
+      expect(everything(t)).toBe(states[i]);
+    }
+    for (let i = 1; i < states.length; i++) {
+      expect(turn(t.handle, `r${i}`, t.build, 'redo').ok).toBe(true);
+      expect(everything(t)).toBe(states[i]);
+    }
+    expect(unbalanced(t.handle.db)).toEqual([]);
+  });
+
+  it('count once when the wish is sent twice, and end where there is nothing left', () => {
+    const t = testBuild();
+    t.log('-1 plate 2x3 chalk');
+    turn(t.handle, 'once', t.build, 'undo');
+    turn(t.handle, 'once', t.build, 'undo');
+    expect(t.open().modifications).toHaveLength(1);
+    expect(turn(t.handle, 'x', 'no-such-scope', 'undo')).toMatchObject({
+      ok: false,
+      reason: { refused: 'nothing to turn' },
+    });
+    t.log('-1 plate 2x3 chalk');
+    expect(turn(t.handle, 'y', t.build, 'redo')).toMatchObject({ ok: false });
+  });
+});
+
+describe('orders', () => {
+  it('spend the money when placed, and share the postage to the penny', () => {
+    const t = testBuild();
+    t.log('+7 tile 2x2 slate plan at 0.11, +3 brick 1x2 gorse plan at 0.05');
+    const bench = t.open();
+    const buying = toBuy(bench.entries);
+    expect(
+      t.act(
+        placeOrder(
+          bench,
+          buying,
+          { seller: 'S', postage: 199, due: '' },
+          { newId: countingIds('o'), now: '' },
+        ),
+      ).ok,
+    ).toBe(true);
+    expect(figures(t).outOfPocket).toBe(7 * 11 + 3 * 5 + 199);
+    const after = t.open();
+    expect(toBuy(after.entries)).toEqual([]);
+    const done = markDone(
+      after,
+      after.entries.filter((e) => e.state === 'planned'),
+      { newId: t.newId, now: '' },
+    );
+    if (!done.ok) throw new Error(JSON.stringify(done.reason));
+    t.act(done.value);
+    expect(figures(t)).toMatchObject({ outOfPocket: 7 * 11 + 3 * 5 + 199, fromOrder: 10, bought: 0, in: 10 });
+    expect(overdrawn(t.handle.db, ['order:o-1'])).toEqual([]);
+  });
+});
