@@ -52,10 +52,11 @@ test('the server is killed and started again: what was logged is there', async (
     await page.getByRole('link', { name: 'Back everything up' }).click();
     const backup = await (await download).path();
     await page.getByRole('link', { name: /Skerry/ }).click();
+    await expect(balance(page)).toBeVisible();
     await page.keyboard.press('Control+k');
-    await page.keyboard.type('this build');
+    await page.keyboard.type('name, note');
     await page.keyboard.press('Enter');
-    await page.getByLabel('Name', { exact: true }).fill('Renamed');
+    await page.getByRole('textbox', { name: 'Name' }).fill('Renamed');
     await page.getByRole('button', { name: 'Keep' }).click();
     await page.goto(`http://127.0.0.1:${PORT}/`);
     await expect(page.getByRole('link', { name: /Renamed/ })).toBeVisible();

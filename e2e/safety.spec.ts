@@ -75,29 +75,23 @@ test('uploads beyond the bounds are refused politely', async ({ page }) => {
   );
   expect([large.status, large.text]).toEqual([413, '{"ok":false,"reason":{"fault":"too large"}}']);
   await page.goto('/bring-in');
-  await page
-    .getByLabel('Table file')
-    .setInputFiles({
-      name: 'long.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`part,colour,qty\n${'brick 1x2,ash,1\n'.repeat(50_001)}`),
-    });
+  await page.getByLabel('Table file').setInputFiles({
+    name: 'long.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`part,colour,qty\n${'brick 1x2,ash,1\n'.repeat(50_001)}`),
+  });
   await expect(page.getByText(/long.csv: It has .* rows; 50,000 is the most/)).toBeVisible();
-  await page
-    .getByLabel('Table file')
-    .setInputFiles({
-      name: 'bad.xlsx',
-      mimeType: 'application/zip',
-      buffer: Buffer.from([0x50, 0x4b, 3, 4, 1, 2, 3]),
-    });
+  await page.getByLabel('Table file').setInputFiles({
+    name: 'bad.xlsx',
+    mimeType: 'application/zip',
+    buffer: Buffer.from([0x50, 0x4b, 3, 4, 1, 2, 3]),
+  });
   await expect(page.getByText(/bad.xlsx: The XLSX file could not be read/)).toBeVisible();
-  await page
-    .getByLabel('Table file')
-    .setInputFiles({
-      name: 'x.bin',
-      mimeType: 'application/octet-stream',
-      buffer: Buffer.from([0, 1, 2, 0]),
-    });
+  await page.getByLabel('Table file').setInputFiles({
+    name: 'x.bin',
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from([0, 1, 2, 0]),
+  });
   await expect(page.getByText(/x.bin: It is not a table/)).toBeVisible();
 });
 

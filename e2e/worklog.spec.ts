@@ -100,9 +100,12 @@ test('zones, phases and modifications are added and renamed; commands are found 
   await page.keyboard.press('Control+k');
   await page.keyboard.type('new modif');
   await page.keyboard.press('Enter');
-  await page.getByLabel('Title').fill('Second');
-  await page.getByLabel('Zone', { exact: true }).last().selectOption({ label: 'Roof ridge' });
-  await page.getByLabel('Phase').selectOption({ label: 'Later' });
+  await page.getByRole('textbox', { name: 'Title' }).fill('Second');
+  await page
+    .getByRole('dialog')
+    .getByRole('combobox', { name: 'Zone' })
+    .selectOption({ label: 'Roof ridge' });
+  await page.getByRole('dialog').getByRole('combobox', { name: 'Phase' }).selectOption({ label: 'Later' });
   await page.getByLabel('Note').fill('later on');
   await page.getByRole('button', { name: 'Start it' }).click();
   await expect(page.getByText('Roof ridge · Later')).toBeVisible();

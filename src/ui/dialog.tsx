@@ -39,7 +39,9 @@ export function Dialog({ open, onOpenChange, title, says, wide, children }: Dial
               <X size={16} aria-hidden />
             </Radix.Close>
           </div>
-          <div className="min-h-0 flex-1 overflow-auto px-4 py-3">{children}</div>
+          <div tabIndex={0} className="min-h-0 flex-1 overflow-auto px-4 py-3 outline-none">
+            {children}
+          </div>
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

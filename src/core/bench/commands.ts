@@ -146,7 +146,10 @@ export function markDone(
       break;
     }
     diffs.push(changed('entry', entry, done.value));
-    if (rest) diffs.push(added('entry', { ...rest, no: bench.nextEntry(null).no }));
+    if (rest)
+      diffs.push(
+        added('entry', { ...rest, no: bench.nextEntry(null).no, position: justAfter(bench, entry) }),
+      );
     bench.built.post(done.value);
     posted.push(done.value);
   }
@@ -154,6 +157,14 @@ export function markDone(
   if (problem) return fail(problem);
   const label = entries.length === 1 ? `place entry ${entries[0]?.no}` : `place ${entries.length} entries`;
   return ok({ label, diff: joinDiffs(...diffs) });
+}
+
+/** A place between an entry and the one after it. */
+function justAfter(bench: Workbench, entry: Entry): number {
+  const later = bench.entries
+    .filter((e) => e.modification === entry.modification && e.position > entry.position)
+    .map((e) => e.position);
+  return later.length > 0 ? (entry.position + Math.min(...later)) / 2 : entry.position + 1;
 }
 
 function drafted(bench: Workbench, entry: Entry): Result<Entry, DraftProblem> {

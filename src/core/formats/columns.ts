@@ -50,7 +50,7 @@ const HEADINGS: readonly (readonly [ColumnRole, RegExp])[] = [
   ['hex', /\b(hex|rgb|colou?r (value|hex))\b/i],
   ['ignore', /\b(colou?r (id|no|number)|image|picture|url|link|weight|total|sum)\b/i],
   ['usedPrice', /\bused\b.*|\bsecond.?hand\b.*|\bprice used\b/i],
-  ['newPrice', /\b(price|cost|worth|value|each|unit)\b/i],
+  ['newPrice', /\b(price|cost|worth|value|each|unit|new)\b/i],
   ['extra', /\b(extras?|bonus|spares?)\b/i],
   ['condition', /\b(condition|state|grade)\b/i],
   ['tray', /\b(tray|drawer|bin|box|container)\b/i],

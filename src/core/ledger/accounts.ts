@@ -47,8 +47,19 @@ const PLACES: readonly string[] = [
   'gone',
 ] satisfies Place[];
 
-/** The kind of place of an account. */
+const places = new Map<AccountKey, Place>();
+
+/** The kind of place of an account. Remembered, since every movement asks for it twice. */
 export function placeOf(key: AccountKey): Place {
+  const known = places.get(key);
+  if (known) return known;
+  const place = readPlace(key);
+  if (places.size > 100_000) places.clear();
+  places.set(key, place);
+  return place;
+}
+
+function readPlace(key: AccountKey): Place {
   const cut = key.indexOf(':');
   const place = cut < 0 ? key : key.slice(0, cut);
   assert(PLACES.includes(place), 'an account begins with its place', key);

@@ -1,6 +1,7 @@
 import type { ElementKey } from '../parts';
 import { placeOf, type AccountKey, type Place } from './accounts';
-import { byGrade, type Grade } from './grades';
+import { GradeCounts } from './grade-counts';
+import type { Grade } from './grades';
 import type { Movement } from './records';
 
 /** One line of a balance. */
@@ -11,13 +12,18 @@ export interface BalanceRow {
   readonly qty: number;
 }
 
+/** What is at one account. An element without pieces is not listed. */
+interface Held {
+  total: number;
+  readonly elements: Map<ElementKey, GradeCounts>;
+}
+
 /**
  * How many pieces of each element and grade are at each account. The one mutable thing of the ledger, so that an
  * entry costs only its own movements; `add(m)` followed by `add(m, -1)` leaves it as it was.
  */
 export class Balances {
-  private readonly accounts = new Map<AccountKey, Map<ElementKey, Map<Grade, number>>>();
-  private readonly totals = new Map<AccountKey, number>();
+  private readonly accounts = new Map<AccountKey, Held>();
 
   /** Carries a movement out `times` times; -1 takes it back. */
   add(m: Movement, times = 1): void {
@@ -25,38 +31,41 @@ export class Balances {
     this.put(m.to, m.element, m.grade, m.qty * times);
   }
 
+  private heldAt(account: AccountKey): Held {
+    const known = this.accounts.get(account);
+    if (known) return known;
+    const fresh: Held = { total: 0, elements: new Map() };
+    this.accounts.set(account, fresh);
+    return fresh;
+  }
+
   /** Puts pieces at an account, without another end. For balances carried over from other books. */
   put(account: AccountKey, element: ElementKey, grade: Grade, qty: number): void {
-    let elements = this.accounts.get(account);
-    if (!elements) this.accounts.set(account, (elements = new Map()));
-    let grades = elements.get(element);
-    if (!grades) elements.set(element, (grades = new Map()));
-    const now = (grades.get(grade) ?? 0) + qty;
-    if (now === 0) grades.delete(grade);
-    else grades.set(grade, now);
-    if (grades.size === 0) elements.delete(element);
-    this.totals.set(account, (this.totals.get(account) ?? 0) + qty);
+    const held = this.heldAt(account);
+    held.total += qty;
+    const counts = held.elements.get(element);
+    if (!counts) held.elements.set(element, new GradeCounts(grade, qty));
+    else {
+      counts.add(grade, qty);
+      if (counts.isEmpty) held.elements.delete(element);
+    }
   }
 
   /** Pieces of an element at an account, over all grades or of one. */
   at(account: AccountKey, element: ElementKey, g?: Grade): number {
-    const grades = this.accounts.get(account)?.get(element);
-    if (!grades) return 0;
-    if (g !== undefined) return grades.get(g) ?? 0;
-    let sum = 0;
-    for (const qty of grades.values()) sum += qty;
-    return sum;
+    const counts = this.accounts.get(account)?.elements.get(element);
+    if (!counts) return 0;
+    return g === undefined ? counts.sum() : counts.get(g);
   }
 
   /** Grades of an element at an account with their pieces, best first. */
   grades(account: AccountKey, element: ElementKey): [Grade, number][] {
-    const grades = this.accounts.get(account)?.get(element);
-    return grades ? [...grades].sort(([a], [b]) => byGrade(a, b)) : [];
+    return this.accounts.get(account)?.elements.get(element)?.list() ?? [];
   }
 
   /** All pieces at an account. */
   total(account: AccountKey): number {
-    return this.totals.get(account) ?? 0;
+    return this.accounts.get(account)?.total ?? 0;
   }
 
   accountKeys(place?: Place): AccountKey[] {
@@ -66,22 +75,18 @@ export class Balances {
 
   /** Elements at an account with their pieces over all grades. */
   elements(account: AccountKey): [ElementKey, number][] {
-    const elements = this.accounts.get(account);
-    if (!elements) return [];
-    return [...elements].map(([element, grades]) => {
-      let sum = 0;
-      for (const qty of grades.values()) sum += qty;
-      return [element, sum];
-    });
+    const held = this.accounts.get(account);
+    if (!held) return [];
+    return [...held.elements].map(([element, counts]) => [element, counts.sum()]);
   }
 
   /** Every balance that is not zero. */
   rows(wanted: (account: AccountKey) => boolean = () => true): BalanceRow[] {
     const rows: BalanceRow[] = [];
-    for (const [account, elements] of this.accounts) {
+    for (const [account, held] of this.accounts) {
       if (!wanted(account)) continue;
-      for (const [element, grades] of elements)
-        for (const [g, qty] of grades) rows.push({ account, element, grade: g, qty });
+      for (const [element, counts] of held.elements)
+        for (const [g, qty] of counts.list()) rows.push({ account, element, grade: g, qty });
     }
     return rows;
   }

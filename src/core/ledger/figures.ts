@@ -1,5 +1,5 @@
 import type { ZoneId } from '../shared/ids';
-import { placeOf, zoneOf } from './accounts';
+import { placeOf, zoneOf, type Place } from './accounts';
 import { ENTRY_KINDS } from './entry-kinds';
 import type { Entry, Movement } from './records';
 
@@ -61,6 +61,10 @@ export function figuresOf(entry: Entry, zones?: ReadonlySet<ZoneId>): Figures {
   return sums;
 }
 
+/** Whether a zone of the model counts: all do where no zones are asked for. */
+const inScope = (zone: ZoneId | undefined, zones: ReadonlySet<ZoneId> | undefined): boolean =>
+  !zones || (zone !== undefined && zones.has(zone));
+
 function countMovement(
   sums: Figures,
   entry: Entry,
@@ -68,16 +72,19 @@ function countMovement(
   times: number,
   zones: ReadonlySet<ZoneId> | undefined,
 ): void {
-  const [fromZone, toZone] = [zoneOf(m.from), zoneOf(m.to)];
-  const inScope = (zone: ZoneId | undefined): boolean => zone !== undefined && (!zones || zones.has(zone));
+  const from = placeOf(m.from);
+  const to = placeOf(m.to);
+  const leaves = from === 'model';
+  const joins = to === 'model';
   const pieces = m.qty * times;
-  if (fromZone && toZone) {
-    countMove(sums, pieces, inScope(fromZone), inScope(toZone));
-    return;
+  const fromHere = leaves && inScope(zones && zoneOf(m.from), zones);
+  const toHere = joins && inScope(zones && zoneOf(m.to), zones);
+  if (leaves && joins) countMove(sums, pieces, fromHere, toHere);
+  else {
+    if (toHere) countJoining(sums, entry, m, pieces, from);
+    if (fromHere) countLeaving(sums, entry, m, pieces, to);
+    if (!zones) countAside(sums, entry, m, pieces, from, to);
   }
-  if (inScope(toZone)) countJoining(sums, entry, m, pieces);
-  if (inScope(fromZone)) countLeaving(sums, entry, m, pieces);
-  if (!zones) countAside(sums, entry, m, pieces);
 }
 
 function countMove(sums: Figures, pieces: number, leaves: boolean, joins: boolean): void {
@@ -97,14 +104,13 @@ const FROM = {
 } as const;
 
 /** A piece joins the model: headline figure by kind, where it came from, what it cost and what it is worth. */
-function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number): void {
+function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number, place: Place): void {
   const figure = ENTRY_KINDS[entry.kind].joins;
   if (figure) sums[figure] += pieces;
   if (figure === 'in') sums.net += pieces;
   if (entry.kind === 'stand-in') sums.standIns += pieces;
   sums.onModel += pieces;
   if (figure === 'shipped') return;
-  const place = placeOf(m.from);
   if (place in FROM) sums[FROM[place as keyof typeof FROM]] += pieces;
   if (place === 'spares') {
     sums.usedAgain += pieces;
@@ -116,14 +122,13 @@ function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number):
 }
 
 /** A piece leaves the model. */
-function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number): void {
+function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number, place: Place): void {
   const figure = ENTRY_KINDS[entry.kind].leaves;
   if (figure) sums[figure] += pieces;
   if (figure === 'out') sums.net -= pieces;
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;
-  const place = placeOf(m.to);
   if (place === 'spares' || place === 'stores') sums.worthBack += (m.worth ?? 0) * pieces;
   if (place !== 'spares') return;
   sums.released += pieces;
@@ -131,8 +136,7 @@ function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number):
 }
 
 /** What happens away from the model: the box's extras, orders paid, spares put away. */
-function countAside(sums: Figures, entry: Entry, m: Movement, pieces: number): void {
-  const [from, to] = [placeOf(m.from), placeOf(m.to)];
+function countAside(sums: Figures, entry: Entry, m: Movement, pieces: number, from: Place, to: Place): void {
   if (from === 'shipped' && to === 'spares') sums.extras += pieces;
   if (to === 'spares' && from !== 'model') sums.sparesLeft += pieces;
   if (from === 'spares' && to !== 'model') {

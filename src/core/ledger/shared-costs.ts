@@ -4,9 +4,11 @@ import { accountOwner, placeOf } from './accounts';
 import type { Copy, Entry, Order } from './records';
 
 /** True when an entry takes a share of an order's postage or a donor's price. */
-export const takesShare = (entry: Entry): boolean =>
-  entry.kind === 'order' ||
-  entry.movements.some((m) => placeOf(m.from) === 'donor' || placeOf(m.to) === 'donor');
+export function takesShare(entry: Entry): boolean {
+  if (entry.kind === 'order') return true;
+  for (const m of entry.movements) if (placeOf(m.from) === 'donor' || placeOf(m.to) === 'donor') return true;
+  return false;
+}
 
 const value = (qty: number, worth: Minor | null): number => qty * (worth ?? 0);
 

@@ -108,7 +108,7 @@ function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => vo
     ['consequences', 'Consequences'],
   ];
   return (
-    <div role="group" aria-label="Parts of the bench" className="border-rule flex border-b lg:hidden">
+    <nav aria-label="Parts of the bench" className="border-rule flex border-b lg:hidden">
       {names.map(([name, words]) => (
         <button
           key={name}
@@ -120,7 +120,7 @@ function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => vo
           {words}
         </button>
       ))}
-    </div>
+    </nav>
   );
 }
 

@@ -14,7 +14,7 @@ import {
 } from '@/core/shared/ids';
 import { refusalWords } from '@/screens/words/refusal';
 import type { Performed } from '@/server/perform';
-import { fetchSnapshot, fetchSteps, sendAction, sendTurn } from '../common/server-client';
+import { fetchSnapshot, fetchSteps, sendAction, sendTurn, type Step } from '../common/server-client';
 
 export interface Notice {
   readonly text: string;
@@ -91,7 +91,7 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
         set((s) => ({ waiting: s.waiting - 1 }));
         if (!done.ok) await refuse(bench, command, done.reason);
         else await accepted(done.value);
-        if (stale && get().waiting === 0) await reload(false);
+        if (stale && get().waiting === 0) await reload();
       });
     },
     turn: async (direction) => {
@@ -103,14 +103,14 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
       const notice: Notice = done.ok
         ? { text: `${verb}: ${done.value.label}`, kind: 'said' }
         : { text: refusalWords(done.reason, get().bench.records), kind: 'refused' };
-      await reload(false);
+      await reload();
       set({ notice, marked: new Set() });
     },
     catchUp: async () => {
       if (get().waiting > 0) return;
       const found = await fetchSteps(get().revision);
       if (!found || found.revision === get().revision || get().waiting > 0) return;
-      await reload(true, found.steps);
+      await reload(found.steps);
     },
     selectWhatIf: (whatIf) => {
       const { bench } = get();
@@ -124,9 +124,11 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
   }));
 
   async function accepted(done: Performed): Promise<void> {
-    const missed = done.revision > store.getState().revision + 1;
+    const seen = store.getState().revision;
+    const missed = done.revision > seen + 1;
+    const steps = missed ? (await fetchSteps(seen))?.steps : undefined;
     store.setState({ revision: done.revision, notice: null });
-    if (done.renumbered || missed) await reload(missed);
+    if (done.renumbered || missed) await reload(steps ?? []);
   }
 
   async function refuse(bench: Workbench, command: Command, reason: unknown): Promise<void> {
@@ -136,17 +138,13 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
     } catch {
       // A later command was built on this one: the fresh snapshot below puts all of it right.
     }
-    await reload(false);
+    await reload();
     store.setState({ notice: { text: refusalWords(reason, records), kind: 'refused' } });
   }
 
-  /** Takes the books as the server has them, and says what came from elsewhere. */
-  async function reload(
-    tell: boolean,
-    known?: readonly { request: string; label: string; direction: string }[],
-  ): Promise<void> {
+  /** Takes the books as the server has them, and says which of the steps came from elsewhere. */
+  async function reload(steps: readonly Step[] = []): Promise<void> {
     const before = store.getState();
-    const steps = known ?? (tell ? (await fetchSteps(before.revision - 1))?.steps : undefined) ?? [];
     const fresh = await fetchSnapshot(before.bench.build);
     if (!fresh) return;
     snapshot = fresh;
@@ -161,13 +159,13 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
       selected: s.selected && bench.records.modification.has(s.selected) ? s.selected : firstSelection(fresh),
       marked: new Set([...s.marked].filter((id) => bench.records.entry.has(id))),
       editing: s.editing && bench.records.entry.has(s.editing) ? s.editing : null,
-      notice: tell && others.length > 0 ? { text: elsewhereWords(others), kind: 'elsewhere' } : s.notice,
+      notice: others.length > 0 ? { text: elsewhereWords(others), kind: 'elsewhere' } : s.notice,
     }));
   }
   return store;
 }
 
-const elsewhereWords = (steps: readonly { label: string; direction: string }[]): string => {
+const elsewhereWords = (steps: readonly Step[]): string => {
   const last = steps.slice(-3).map((s) => (s.direction === 'do' ? s.label : `${s.direction} of ${s.label}`));
   const more = steps.length > 3 ? ` and ${steps.length - 3} more` : '';
   return `Changed in another window: ${last.join('; ')}${more}.`;

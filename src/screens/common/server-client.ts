@@ -47,9 +47,16 @@ export async function fetchSnapshot(build: string): Promise<BuildSnapshot | unde
   return get<BuildSnapshot>(`/api/builds/${build}/snapshot`);
 }
 
+/** Something that any window did. */
+export interface Step {
+  readonly request: string;
+  readonly label: string;
+  readonly direction: string;
+}
+
 interface Steps {
   readonly revision: number;
-  readonly steps: { request: string; label: string; direction: string; scope: string }[];
+  readonly steps: readonly Step[];
 }
 
 export const fetchSteps = (since: number): Promise<Steps | undefined> =>

@@ -1,0 +1,13 @@
+import os from 'node:os';
+import { execFileSync } from 'node:child_process';
+import { benchCore } from './core';
+import { benchScreen } from './screen';
+
+/** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
+console.log(
+  `${os.cpus().length} cores, ${os.cpus()[0]?.model ?? ''}, node ${process.version}; medians, least and most\n`,
+);
+benchCore();
+execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+await benchScreen();
+process.exit(0);
