@@ -7,7 +7,8 @@ import { readRecords } from '@/data/records';
 import { turn } from './perform';
 import { readShelf } from './shelf';
 import { openWorkbench } from './snapshot';
-import { takeBoxes, takeBoxesSchema, takePrices, takeStock } from './take-in';
+import { takeBoxes, takePrices, takeStock } from './take-in';
+import { takeBoxesSchema } from './take-in-schemas';
 import { NOW, SMALL_BOX } from './testing/workspace';
 
 const context = () => ({ handle: openDatabase(':memory:', NOW), newId: countingIds('t'), now: NOW });

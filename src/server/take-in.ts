@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import {
   added,
   changed,
@@ -6,12 +5,12 @@ import {
   grade,
   joinDiffs,
   modelAccount,
+  priceLookup,
   OUTSIDE,
   shippedAccount,
   sparesAccount,
   STORES_SCOPE,
   storesAccount,
-  type Condition,
   type Copy,
   type Diff,
   type Entry,
@@ -19,11 +18,7 @@ import {
   type PriceOf,
   type Zone,
 } from '@/core/ledger';
-import { priceLookup } from '@/core/ledger';
-import { aliasKey, LIMITS, MOST_ROWS, stockEntry } from '@/core/formats';
-import { CONDITIONS } from '@/core/ledger';
-import { COLOUR_FAMILIES, FINISHES } from '@/core/colour';
-import { elementSchema } from '@/core/formats/record-schemas';
+import { aliasKey, stockEntry } from '@/core/formats';
 import {
   asId,
   type BuildId,
@@ -38,96 +33,7 @@ import { readRecord, readRecords } from '@/data/records';
 import type { Handle } from '@/data/database';
 import { perform, type Performed, type Refusal } from './perform';
 import type { Result } from '@/core/shared/result';
-
-const money = z.int().min(0).max(LIMITS.money);
-const name = z.string().trim().min(1).max(LIMITS.name);
-
-const lot = z.strictObject({
-  element: elementSchema,
-  qty: z.int().min(1).max(100_000),
-  condition: z.enum(CONDITIONS).nullable(),
-  zone: z.string().max(100),
-  extra: z.boolean(),
-});
-
-const colours = z.strictObject({
-  /** Colours made new for this table. */
-  made: z
-    .array(
-      z.strictObject({
-        id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,60}$/),
-        name,
-        hex: z.string().regex(/^#[0-9a-f]{6}$/i),
-        family: z.enum(COLOUR_FAMILIES),
-        finish: z.enum(FINISHES),
-      }),
-    )
-    .max(500),
-  /** Foreign names matched by hand. */
-  matched: z
-    .array(
-      z.strictObject({ text: z.string().min(1).max(LIMITS.name), colour: z.string().min(1).max(LIMITS.id) }),
-    )
-    .max(500),
-});
-
-const memory = z
-  .strictObject({ key: z.string().max(LIMITS.note), roles: z.array(z.string().max(40)).max(200) })
-  .nullable();
-
-const box = z.strictObject({
-  setName: name,
-  setCode: z.string().max(LIMITS.name),
-  copies: z.int().min(1).max(50),
-  condition: z.enum(['new', 'second-hand']),
-  role: z.enum(['base', 'donor']),
-  price: money,
-  lots: z.array(lot).min(1).max(MOST_ROWS),
-});
-
-/** A set brought in: into a new build or one that is there, one or several boxes, several copies of each. */
-export const takeBoxesSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
-  build: z.union([z.strictObject({ id: z.string().min(1).max(LIMITS.id) }), z.strictObject({ name })]),
-  boxes: z.array(box).min(1).max(30),
-  colours,
-  memory,
-});
-export type TakeBoxes = z.infer<typeof takeBoxesSchema>;
-
-export const takeStoresSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
-  tray: name,
-  lots: z
-    .array(
-      z.strictObject({
-        element: elementSchema,
-        qty: z.int().min(1).max(100_000),
-        condition: z.enum(CONDITIONS).nullable(),
-        tray: z.string().max(100),
-        place: z.string().max(100),
-        worth: money.nullable(),
-      }),
-    )
-    .min(1)
-    .max(MOST_ROWS),
-  colours,
-  memory,
-});
-export type TakeStores = z.infer<typeof takeStoresSchema>;
-
-export const takePricesSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
-  prices: z
-    .array(
-      z.strictObject({ element: elementSchema, newPrice: money.nullable(), usedPrice: money.nullable() }),
-    )
-    .min(1)
-    .max(MOST_ROWS),
-  colours,
-  memory,
-});
-export type TakePrices = z.infer<typeof takePricesSchema>;
+import type { TakeBoxes, TakePrices, TakeStores } from './take-in-schemas';
 
 export interface TakeContext {
   readonly handle: Handle;

@@ -1,6 +1,11 @@
 export { recordSetOf, recordsOf } from './snapshot';
 export type { BuildSnapshot, Turns } from './snapshot';
 export { paletteOf, Workbench } from './workbench';
-export { readLine, tryIntents } from './read-line';
+export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';
-export * from './commands';
+export type { Command, Source } from './command';
+export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
+export { markDone, markPlanned } from './placing-commands';
+export { placeOrder, toBuy } from './order-commands';
+export { addModification, addZone, deleteModification, moveModification } from './modification-commands';
+export { adoptWhatIf, dropWhatIf } from './what-if-commands';

@@ -156,5 +156,3 @@ export const diffSchema = z.strictObject({
 
 /** An action as it comes in at the door. */
 export const actionSchema = z.strictObject({ id, scope: id, label: z.string().max(600), diff: diffSchema });
-
-export const conditionSchema = z.enum(CONDITIONS);

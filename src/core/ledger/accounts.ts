@@ -79,9 +79,3 @@ export const isAccountKey = (text: string): text is AccountKey => {
   if (place === 'gone') return (GONE_HOWS as readonly string[]).includes(owner ?? '');
   return PLACES.includes(place) && !!owner;
 };
-
-/** Where pieces come from, and so may go below zero. */
-export const isSource = (key: AccountKey): boolean => {
-  const place = placeOf(key);
-  return place === 'shipped' || place === 'outside';
-};

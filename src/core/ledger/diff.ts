@@ -50,9 +50,6 @@ export const joinDiffs = (...diffs: readonly Diff[]): Diff => ({
   removed: diffs.flatMap((d) => d.removed),
 });
 
-export const isEmptyDiff = (d: Diff): boolean =>
-  d.added.length === 0 && d.changed.length === 0 && d.removed.length === 0;
-
 /** All records of a workspace, or of the part of it that one screen holds: a map for each type, by id. */
 export type RecordSet = { readonly [T in RecordType]: ReadonlyMap<string, RecordTypes[T]> };
 

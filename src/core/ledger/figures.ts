@@ -54,13 +54,6 @@ export function countEntry(sums: Figures, entry: Entry, times = 1, zones?: Reado
   for (const m of entry.movements) countMovement(sums, entry, m, times, zones);
 }
 
-/** One entry's own figures. */
-export function figuresOf(entry: Entry, zones?: ReadonlySet<ZoneId>): Figures {
-  const sums = noFigures();
-  countEntry(sums, entry, 1, zones);
-  return sums;
-}
-
 /** Whether a zone of the model counts: all do where no zones are asked for. */
 const inScope = (zone: ZoneId | undefined, zones: ReadonlySet<ZoneId> | undefined): boolean =>
   !zones || (zone !== undefined && zones.has(zone));

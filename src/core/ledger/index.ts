@@ -14,7 +14,6 @@ export {
   EMPTY_DIFF,
   emptyRecordSet,
   invertDiff,
-  isEmptyDiff,
   joinDiffs,
   removed,
   sameRecord,
@@ -24,7 +23,7 @@ export { Balances } from './balances';
 export type { BalanceRow } from './balances';
 export { inView } from './views';
 export type { View } from './views';
-export { FIGURES, MONEY_FIGURES, figuresOf } from './figures';
+export { FIGURES, MONEY_FIGURES } from './figures';
 export type { Figure, Figures } from './figures';
 export { sharedCosts } from './shared-costs';
 export { Books } from './books';

@@ -1,6 +1,6 @@
 export { FAMILIES, GENERAL, GROUPS } from './families';
 export type { Family, PartGroup, SolidName } from './families';
-export { elementKey, elementName, groupOf, inColour, splitElementKey } from './part';
+export { elementKey, elementName, inColour, splitElementKey } from './part';
 export type { ElementKey, Part } from './part';
 export { partOf, readPartName, singular } from './read-part-name';
 export type { ReadName } from './read-part-name';

@@ -48,7 +48,3 @@ export function elementName(key: ElementKey): string {
   const { part, colour, print } = splitElementKey(key);
   return `${part} ${colour}${print ? ` (${print})` : ''}`;
 }
-
-export const groupOf = (part: Part): PartGroup => part.family.group;
-
-export const familyByName = new Map<string, Family>([...FAMILIES, GENERAL].map((f) => [f.name, f]));

@@ -236,6 +236,4 @@ export function randomLog(seed: number, length: number): { entries: Entry[]; bui
   return { entries, built, planned };
 }
 
-/** The opening records of the world as a diff, for record tests. */
-export const openingDiff = added('zone', ...ZONES);
 export const palette = PALETTE;

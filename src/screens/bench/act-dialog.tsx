@@ -2,28 +2,19 @@
 
 import { useMemo, useState } from 'react';
 import { printIntent } from '@/core/call-line';
-import { logLine, readLine, type Workbench } from '@/core/bench';
-import {
-  BLANK_INTENT,
-  modelAccount,
-  openStandIns,
-  WHYS,
-  type Books,
-  type Intent,
-  type LoggedKind,
-  type Modification,
-} from '@/core/ledger';
+import { logLine, readLine } from '@/core/bench';
+import { openStandIns, type LoggedKind } from '@/core/ledger';
 import { elementName, inColour, splitElementKey, type ElementKey } from '@/core/parts';
-import type { ColourId, ZoneId } from '@/core/shared/ids';
-import { readMoney } from '@/core/shared/money';
+import type { ColourId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF, Mark } from '@/ui/mark';
 import { money, signed } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords } from '../words/call-line';
-import { sourceWords } from './call-line';
+import { sourceWords } from './entry-words';
+import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
+import { OptionFields } from './act-options';
 import { useBench } from './bench-store';
 import { ColourPicker, PartPicker } from './part-picker';
 
@@ -128,84 +119,6 @@ export function ActDialog({ element, onClose }: ActProps) {
   );
 }
 
-/** The modification's own zone when it has the part, else the zone that has most of it. */
-function likelyZone(
-  bench: Workbench,
-  modification: Modification | undefined,
-  element: ElementKey | null,
-): ZoneId | '' {
-  if (!element || !modification) return '';
-  const has = (zone: ZoneId) => bench.built.balances.at(modelAccount(zone), element);
-  const near = [...bench.built.nested(modification.zone), bench.rootZone.id];
-  if (near.some((z) => has(z) > 0)) return '';
-  const [most] = bench.zones.filter((z) => has(z.id) > 0).sort((a, b) => has(b.id) - has(a.id));
-  return most?.id ?? '';
-}
-
-interface Options {
-  readonly qty: number;
-  readonly onQty: number;
-  readonly zone: ZoneId | '';
-  readonly toZone: ZoneId | '';
-  readonly source: Intent['source'] | '';
-  readonly destination: Intent['destination'] | '';
-  readonly why: Intent['why'] | '';
-  readonly price: string;
-  readonly note: string;
-  readonly planned: boolean;
-  readonly hidden: boolean;
-}
-const NO_OPTIONS: Options = {
-  qty: 1,
-  onQty: 1,
-  zone: '',
-  toZone: '',
-  source: '',
-  destination: '',
-  why: '',
-  price: '',
-  note: '',
-  planned: false,
-  hidden: false,
-};
-
-function makeIntent(
-  kind: LoggedKind,
-  part: ElementKey | null,
-  target: ElementKey | null,
-  o: Options,
-  books: Books,
-): Intent | null {
-  if (!part) return null;
-  const leaves = !['add', 'made-good', 'stand-in'].includes(kind);
-  const joins = !['remove', 'move', 'missing'].includes(kind);
-  const awaited =
-    kind === 'replacement'
-      ? openStandIns(books.entries).find((s) => s.element === part)?.standsFor
-      : undefined;
-  const onElement = kind === 'recolour' || kind === 'swap' ? target : kind === 'replacement' ? awaited : part;
-  if (joins && !onElement) return null;
-  if (kind === 'stand-in' && !target) return null;
-  if (kind === 'move' && !o.toZone) return null;
-  const price = o.price ? readMoney(o.price) : undefined;
-  return {
-    ...BLANK_INTENT,
-    kind,
-    off: leaves ? [{ element: part, qty: o.qty }] : [],
-    on: joins && onElement ? [{ element: onElement, qty: kind === 'swap' ? o.onQty : o.qty }] : [],
-    zone: o.zone || null,
-    toZone: kind === 'move' ? o.toZone || null : null,
-    source: joins ? o.source || null : null,
-    destination: leaves && !['move', 'missing'].includes(kind) ? o.destination || null : null,
-    price: joins ? (price ?? null) : null,
-    why: o.why || null,
-    note: o.note.trim(),
-    planned: o.planned,
-    hidden: o.hidden,
-    standsFor: kind === 'stand-in' ? target : (awaited ?? null),
-  };
-}
-
 function Kinds({
   kinds,
   kind,
@@ -261,137 +174,6 @@ function TargetPicker({
       without={colour}
       onPick={(c: ColourId) => onPick(inColour(part, c))}
     />
-  );
-}
-
-function OptionFields({
-  kind,
-  options: o,
-  onChange,
-}: {
-  kind: LoggedKind;
-  options: Options;
-  onChange: (o: Options) => void;
-}) {
-  const bench = useBench((s) => s.bench);
-  const set = (change: Partial<Options>) => onChange({ ...o, ...change });
-  const joins = !['remove', 'move', 'missing'].includes(kind);
-  const leaves = !['add', 'made-good', 'stand-in', 'move', 'missing'].includes(kind);
-  return (
-    <div className="flex flex-wrap items-end gap-3">
-      <Field label={kind === 'swap' ? 'How many off' : 'How many'}>
-        <Input
-          type="number"
-          min={1}
-          max={100000}
-          value={o.qty}
-          onChange={(e) => set({ qty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
-          className="w-20"
-        />
-      </Field>
-      {kind === 'swap' && (
-        <Field label="How many on">
-          <Input
-            type="number"
-            min={1}
-            max={100000}
-            value={o.onQty}
-            onChange={(e) => set({ onQty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
-            className="w-20"
-          />
-        </Field>
-      )}
-      <Field label={kind === 'move' ? 'From zone' : 'Zone'}>
-        <Select value={o.zone} onChange={(e) => set({ zone: e.target.value as ZoneId })} className="max-w-44">
-          <option value="">the modification’s</option>
-          {bench.zones.map((z) => (
-            <option key={z.id} value={z.id}>
-              {z.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
-      {kind === 'move' && (
-        <Field label="To zone">
-          <Select
-            value={o.toZone}
-            onChange={(e) => set({ toZone: e.target.value as ZoneId })}
-            className="max-w-44"
-          >
-            <option value="">choose…</option>
-            {bench.zones.map((z) => (
-              <option key={z.id} value={z.id}>
-                {z.name}
-              </option>
-            ))}
-          </Select>
-        </Field>
-      )}
-      {joins && (
-        <Field label="From">
-          <Select
-            value={o.source ?? ''}
-            onChange={(e) => set({ source: e.target.value as Options['source'] })}
-          >
-            <option value="">spares, stores, then buy</option>
-            {['spares', 'stores', 'donor', 'order', 'outside'].map((s) => (
-              <option key={s}>{s}</option>
-            ))}
-          </Select>
-        </Field>
-      )}
-      {leaves && (
-        <Field label="The old ones go to">
-          <Select
-            value={o.destination ?? ''}
-            onChange={(e) => set({ destination: e.target.value as Options['destination'] })}
-          >
-            <option value="">spares</option>
-            <option>stores</option>
-            <option>bin</option>
-          </Select>
-        </Field>
-      )}
-      <Field label="Why">
-        <Select value={o.why ?? ''} onChange={(e) => set({ why: e.target.value as Options['why'] })}>
-          <option value="">not said</option>
-          {WHYS.map((w) => (
-            <option key={w}>{w}</option>
-          ))}
-        </Select>
-      </Field>
-      {joins && (
-        <Field label="Price each">
-          <Input
-            value={o.price}
-            placeholder="book"
-            onChange={(e) => set({ price: e.target.value })}
-            className="w-20"
-          />
-        </Field>
-      )}
-      <Field label="Note" className="min-w-40 flex-1">
-        <Input value={o.note} maxLength={1000} onChange={(e) => set({ note: e.target.value })} />
-      </Field>
-      <label className="flex min-h-7 items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="accent-ink size-4"
-          checked={o.planned}
-          onChange={(e) => set({ planned: e.target.checked })}
-        />{' '}
-        planned
-      </label>
-      <label className="flex min-h-7 items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="accent-ink size-4"
-          checked={o.hidden}
-          onChange={(e) => set({ hidden: e.target.checked })}
-        />{' '}
-        hidden
-      </label>
-    </div>
   );
 }
 

@@ -3,7 +3,7 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import { Workbench, type BuildSnapshot, type Command, type Source, type Turns } from '@/core/bench';
-import { Books, invertDiff, type Entry, type View } from '@/core/ledger';
+import { Books, conflictWith, invertDiff, type Entry, type View } from '@/core/ledger';
 import {
   asId,
   type ActionId,
@@ -71,6 +71,10 @@ export function makeBenchStore(snapshot: BuildSnapshot): BenchStore {
     source,
     perform: (command) => {
       const { bench } = get();
+      // A key pressed twice, or a sheet left open over a change: what it would change is no longer as it was.
+      const conflict = conflictWith(bench.records, command.diff);
+      if (conflict)
+        return set({ notice: { text: refusalWords({ refused: 'conflict', conflict }), kind: 'refused' } });
       bench.apply(command.diff);
       const id = crypto.randomUUID();
       own.add(id);

@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { changed } from '@/core/ledger';
-import { Button } from '@/ui/button';
+import Link from 'next/link';
+import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { money } from '@/ui/numbers';
@@ -55,6 +56,9 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
               </li>
             ))}
           </ul>
+          <Link href={`/bring-in?build=${bench.build}`} className={buttonClass('plain', 'mt-2')}>
+            Bring another box in
+          </Link>
         </section>
         <div className="flex gap-2">
           <Button

@@ -9,7 +9,7 @@ import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { useBench } from './bench-store';
-import { sourceWords } from './call-line';
+import { sourceWords } from './entry-words';
 import type { BenchDialogs } from './dialogs';
 
 /** One entry of the open modification. Space marks it, Enter edits, D places, Delete deletes, Alt and arrows move it. */

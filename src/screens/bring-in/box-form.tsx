@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { TakeBoxes } from '@/server/take-in';
+import type { TakeBoxes } from '@/server/take-in-schemas';
 import { readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CatalogueLot } from '@/data/catalogue';
-import type { TakeBoxes } from '@/server/take-in';
+import type { TakeBoxes } from '@/server/take-in-schemas';
 import { AppHeader } from '@/ui/app-header';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';

@@ -19,7 +19,7 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
     case 'conflict': {
       const { type, how } = (r as Extract<Refusal, { refused: 'conflict' }>).conflict;
       const name = RECORD_NAMES[type] ?? 'What this changes';
-      return `${name} was ${how === 'gone' ? 'deleted' : 'changed'} in another window. You see it as it is now; do it again if it still fits.`;
+      return `${name} was ${how === 'gone' ? 'deleted' : 'changed'} in another window, or a moment ago. You see it as it is now; do it again if it still fits.`;
     }
     case 'overdrawn': {
       const rows = (r as Extract<Refusal, { refused: 'overdrawn' }>).rows;

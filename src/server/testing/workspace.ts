@@ -4,7 +4,8 @@ import { el } from '@/core/testing/world';
 import { openDatabase, type Handle } from '@/data/database';
 import { perform } from '../perform';
 import { takeSnapshot } from '../snapshot';
-import { takeBoxes, type TakeBoxes } from '../take-in';
+import { takeBoxes } from '../take-in';
+import type { TakeBoxes } from '../take-in-schemas';
 
 /** A workspace in memory with one build of a few lots, and the ways a person works on it. */
 export interface TestBuild {

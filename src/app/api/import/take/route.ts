@@ -1,13 +1,7 @@
 import { z } from 'zod';
 import { answer, readJson, refuse } from '@/server/http';
-import {
-  takeBoxes,
-  takeBoxesSchema,
-  takePrices,
-  takePricesSchema,
-  takeStock,
-  takeStoresSchema,
-} from '@/server/take-in';
+import { takeBoxes, takePrices, takeStock } from '@/server/take-in';
+import { takeBoxesSchema, takePricesSchema, takeStoresSchema } from '@/server/take-in-schemas';
 import { workspace } from '@/server/workspace';
 
 const schema = z.discriminatedUnion('what', [

@@ -1,0 +1,108 @@
+import { mkdirSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { chromium, type Page } from '@playwright/test';
+import { startServer } from './server';
+
+interface Shot {
+  readonly name: string;
+  readonly path?: string;
+  readonly build?: RegExp;
+  readonly size?: { width: number; height: number };
+  readonly act?: (page: Page) => Promise<void>;
+}
+
+const HOUSE = /Lightkeeper's House/;
+const type = (line: string) => (page: Page) => page.locator('#call-line').fill(line);
+
+/** One picture of each main view, from the demo data. */
+const SHOTS: readonly Shot[] = [
+  { name: 'shelf', path: '/' },
+  {
+    name: 'bench',
+    build: HOUSE,
+    act: async (page) => {
+      await page
+        .locator('#call-line')
+        .fill('-2 slope 45 2x2 slate @tower foot, +2 brick 1x2 ash, +2 tile 1x2 bark');
+      await page.keyboard.press('Escape');
+    },
+  },
+  { name: 'bench-line', build: HOUSE, act: type('-2 brick 1x2') },
+  {
+    name: 'bench-pointing',
+    build: HOUSE,
+    act: async (page) => {
+      await page.getByRole('button', { name: '22 brick 1x4 dune' }).click();
+      await page.getByText('Recolour', { exact: true }).click();
+    },
+  },
+  {
+    name: 'bench-what-ifs',
+    build: HOUSE,
+    act: async (page) => void (await page.getByLabel('View of the books').selectOption('compare')),
+  },
+  {
+    name: 'bench-figure',
+    build: HOUSE,
+    act: async (page) => void (await page.getByRole('button', { name: /out of pocket/ }).click()),
+  },
+  { name: 'bench-icebreaker', build: /Northern Reach/ },
+  {
+    name: 'bench-phone',
+    build: HOUSE,
+    size: { width: 390, height: 844 },
+    act: type('-1 brick 1x2 chalk @tower'),
+  },
+  { name: 'bench-keys', build: HOUSE, act: async (page) => void (await page.keyboard.press('F1')) },
+  {
+    name: 'bring-in',
+    path: '/bring-in',
+    act: async (page) => {
+      const rows = [
+        'Description;Shade;How many;Where',
+        'plate, 2 x 3;Old grey;4;Roof',
+        '1x2 brick;chalk;1.200;Wall',
+        'Frobnicator;ash;x;Wall',
+        'round tile 2x2;#a3a8aa;6;Roof',
+        'window frame 1x2x2;Milk;8;Wall',
+        'slope 45 2x1;brick red;24;Roof',
+      ];
+      await page.locator('textarea').fill(rows.join('\n'));
+      await page.getByRole('button', { name: 'Read the block' }).click();
+    },
+  },
+  {
+    name: 'bring-in-source',
+    path: '/bring-in',
+    act: async (page) =>
+      void (await page.getByRole('button', { name: 'Choose Harbour Ferry Skerry' }).click()),
+  },
+  { name: 'stores', path: '/stores' },
+  { name: 'prices', path: '/prices' },
+  {
+    name: 'tally',
+    build: HOUSE,
+    act: async (page) => void (await page.getByRole('link', { name: 'Tally' }).click()),
+  },
+];
+
+mkdirSync('docs/screenshots', { recursive: true });
+execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+const server = await startServer(3794, '.shots/data');
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+for (const shot of SHOTS) {
+  const page = await browser.newPage({ viewport: shot.size ?? { width: 1280, height: 800 } });
+  await page.goto(server.url + (shot.path ?? '/'));
+  if (shot.build) {
+    await page.getByRole('link', { name: shot.build }).click();
+    await page.locator('#call-line').waitFor();
+  }
+  await page.waitForTimeout(600);
+  await shot.act?.(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });
+  await page.close();
+}
+await browser.close();
+server.stop();
+process.exit(0);

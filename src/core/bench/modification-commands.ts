@@ -1,0 +1,61 @@
+import { added, changed, joinDiffs, removed, type Modification, type Zone } from '../ledger';
+import { asId, type ModificationId, type ZoneId } from '../shared/ids';
+import type { Command, Source } from './command';
+import type { Workbench } from './workbench';
+
+export function addModification(
+  bench: Workbench,
+  title: string,
+  zone: ZoneId,
+  source: Source,
+): Command & { id: ModificationId } {
+  const all = bench.modifications;
+  const id = asId<ModificationId>(source.newId());
+  const modification: Modification = {
+    id,
+    build: bench.build,
+    no: all.reduce((n, m) => Math.max(n, m.no), 0) + 1,
+    title,
+    zone,
+    phase: null,
+    why: '',
+    note: '',
+    position: all.reduce((n, m) => Math.max(n, m.position), 0) + 1,
+  };
+  return { id, label: `add modification ${title}`, diff: added('modification', modification) };
+}
+
+/** Removes a modification with all its entries. */
+export function deleteModification(bench: Workbench, modification: Modification): Command {
+  const entries = bench.entries.filter((e) => e.modification === modification.id);
+  const diff = joinDiffs(removed('entry', ...entries), removed('modification', modification));
+  return { label: `delete modification ${modification.title}`, diff };
+}
+
+/** Puts a modification before another, or last. */
+export function moveModification(
+  bench: Workbench,
+  modification: Modification,
+  before: Modification | null,
+): Command {
+  const others = bench.modifications.filter((m) => m.id !== modification.id);
+  const at = before ? others.findIndex((m) => m.id === before.id) : others.length;
+  const low = others[at - 1]?.position ?? (others[at]?.position ?? 1) - 1;
+  const high = others[at]?.position ?? low + 2;
+  return {
+    label: `move modification ${modification.title}`,
+    diff: changed('modification', modification, { position: (low + high) / 2 }),
+  };
+}
+
+export function addZone(
+  bench: Workbench,
+  name: string,
+  parent: ZoneId,
+  source: Source,
+): Command & { id: ZoneId } {
+  const id = asId<ZoneId>(source.newId());
+  const position = bench.zones.reduce((n, z) => Math.max(n, z.position), 0) + 1;
+  const zone: Zone = { id, build: bench.build, parent, name, position };
+  return { id, label: `add zone ${name}`, diff: added('zone', zone) };
+}

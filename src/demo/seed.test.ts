@@ -1,0 +1,84 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { openStandIns, sparesAccount } from '@/core/ledger';
+import { partOf, splitElementKey } from '@/core/parts';
+import { PALETTE } from '@/core/colour';
+import { openDatabase, type Handle } from '@/data/database';
+import { unbalanced } from '@/data/balances';
+import { readRecords } from '@/data/records';
+import { openWorkbench } from '@/server/snapshot';
+import { DEMO_SETS, seedDemo } from './seed';
+import { piecesIn } from './sets/set-text';
+import { demoStores } from './stores';
+
+let handle: Handle;
+beforeAll(() => {
+  handle = openDatabase(':memory:', new Date());
+  seedDemo(handle);
+});
+
+const bench = (name: RegExp) => {
+  const build = readRecords(handle.db, 'build').find((b) => name.test(b.name));
+  if (!build) throw new Error(`no build ${name}`);
+  return openWorkbench(handle, build.id)!;
+};
+
+describe('the demo', () => {
+  it('has sets of the sizes on their boxes, of parts that are read and colours that there are', () => {
+    expect(DEMO_SETS.map((s) => [s.name, piecesIn(s)])).toEqual([
+      ["Lightkeeper's House", 412],
+      ['Harbour Ferry Skerry', 261],
+      ['Icebreaker Northern Reach', 7812],
+    ]);
+    expect(DEMO_SETS[2]!.lots.length).toBeGreaterThan(1090);
+    const known = new Set<string>(PALETTE.map((c) => c.id));
+    for (const { element } of [...DEMO_SETS.flatMap((s) => s.lots), ...demoStores()]) {
+      const { part, colour } = splitElementKey(element);
+      expect([element, partOf(part).read, known.has(colour)]).toEqual([element, true, true]);
+    }
+  });
+
+  it('has stores of 3,000 pieces in trays, and a price for every part in a box', () => {
+    expect(demoStores().reduce((s, l) => s + l.qty, 0)).toBe(3000);
+    expect(readRecords(handle.db, 'tray').length).toBeGreaterThan(8);
+    const priced = new Set(readRecords(handle.db, 'price').map((p) => p.element));
+    expect(DEMO_SETS.flatMap((s) => s.lots).filter((l) => !priced.has(l.element))).toEqual([]);
+  });
+
+  it('has a house worked on for a while, its figures out of the ledger', () => {
+    const house = bench(/Lightkeeper/);
+    const f = house.built.figures({ of: 'build' });
+    expect(house.modifications.length).toBeGreaterThanOrEqual(6);
+    expect(f.shipped).toBe(412);
+    expect(f.onModel).toBe(412 + f.in - f.out - f.missing + f.madeGood);
+    expect(f.sparesLeft).toBe(house.built.balances.total(sparesAccount(house.build)));
+    for (const figure of [
+      'out',
+      'in',
+      'recoloured',
+      'refreshed',
+      'missing',
+      'madeGood',
+      'moved',
+      'usedAgain',
+      'fromStores',
+      'bought',
+      'outOfPocket',
+      'sharedCost',
+    ] as const)
+      expect([figure, f[figure] > 0]).toEqual([figure, true]);
+    expect(openStandIns(house.built.entries).length).toBeGreaterThan(0);
+    expect(house.records.whatIf.size).toBe(2);
+    expect(house.records.assembly.size).toBe(1);
+    expect(new Set(house.entries.map((e) => e.state))).toEqual(new Set(['done', 'planned']));
+    expect(f.unpriced).toBe(0);
+    expect(unbalanced(handle.db)).toEqual([]);
+  });
+
+  it('is the same every time', () => {
+    const again = openDatabase(':memory:', new Date());
+    seedDemo(again);
+    const all = (h: Handle) =>
+      JSON.stringify(['build', 'entry', 'modification', 'price'].map((t) => readRecords(h.db, t as never)));
+    expect(all(again)).toBe(all(handle));
+  });
+});

@@ -1,0 +1,93 @@
+import type { Workbench } from '@/core/bench';
+import {
+  BLANK_INTENT,
+  modelAccount,
+  openStandIns,
+  type Books,
+  type Intent,
+  type LoggedKind,
+  type Modification,
+} from '@/core/ledger';
+import type { ElementKey } from '@/core/parts';
+import type { ZoneId } from '@/core/shared/ids';
+import { readMoney } from '@/core/shared/money';
+
+/** What can be said about a change besides the parts. Empty text = not said. */
+export interface Options {
+  readonly qty: number;
+  readonly onQty: number;
+  readonly zone: ZoneId | '';
+  readonly toZone: ZoneId | '';
+  readonly source: Intent['source'] | '';
+  readonly destination: Intent['destination'] | '';
+  readonly why: Intent['why'] | '';
+  readonly price: string;
+  readonly note: string;
+  readonly planned: boolean;
+  readonly hidden: boolean;
+}
+export const NO_OPTIONS: Options = {
+  qty: 1,
+  onQty: 1,
+  zone: '',
+  toZone: '',
+  source: '',
+  destination: '',
+  why: '',
+  price: '',
+  note: '',
+  planned: false,
+  hidden: false,
+};
+
+/** What pointing has said so far, as an intent; null while something is still to be chosen. */
+export function makeIntent(
+  kind: LoggedKind,
+  part: ElementKey | null,
+  target: ElementKey | null,
+  o: Options,
+  books: Books,
+): Intent | null {
+  if (!part) return null;
+  const leaves = !['add', 'made-good', 'stand-in'].includes(kind);
+  const joins = !['remove', 'move', 'missing'].includes(kind);
+  const awaited =
+    kind === 'replacement'
+      ? openStandIns(books.entries).find((s) => s.element === part)?.standsFor
+      : undefined;
+  const onElement = kind === 'recolour' || kind === 'swap' ? target : kind === 'replacement' ? awaited : part;
+  if (joins && !onElement) return null;
+  if (kind === 'stand-in' && !target) return null;
+  if (kind === 'move' && !o.toZone) return null;
+  const price = o.price ? readMoney(o.price) : undefined;
+  return {
+    ...BLANK_INTENT,
+    kind,
+    off: leaves ? [{ element: part, qty: o.qty }] : [],
+    on: joins && onElement ? [{ element: onElement, qty: kind === 'swap' ? o.onQty : o.qty }] : [],
+    zone: o.zone || null,
+    toZone: kind === 'move' ? o.toZone || null : null,
+    source: joins ? o.source || null : null,
+    destination: leaves && !['move', 'missing'].includes(kind) ? o.destination || null : null,
+    price: joins ? (price ?? null) : null,
+    why: o.why || null,
+    note: o.note.trim(),
+    planned: o.planned,
+    hidden: o.hidden,
+    standsFor: kind === 'stand-in' ? target : (awaited ?? null),
+  };
+}
+
+/** The modification's own zone when it has the part, else the zone that has most of it. */
+export function likelyZone(
+  bench: Workbench,
+  modification: Modification | undefined,
+  element: ElementKey | null,
+): ZoneId | '' {
+  if (!element || !modification) return '';
+  const has = (zone: ZoneId) => bench.built.balances.at(modelAccount(zone), element);
+  const near = [...bench.built.nested(modification.zone), bench.rootZone.id];
+  if (near.some((z) => has(z) > 0)) return '';
+  const [most] = bench.zones.filter((z) => has(z.id) > 0).sort((a, b) => has(b.id) - has(a.id));
+  return most?.id ?? '';
+}

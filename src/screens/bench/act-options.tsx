@@ -1,0 +1,139 @@
+'use client';
+
+import { WHYS, type LoggedKind } from '@/core/ledger';
+import type { ZoneId } from '@/core/shared/ids';
+import { Field, Input, Select } from '@/ui/field';
+import type { Options } from './act-intent';
+import { useBench } from './bench-store';
+
+/** How many, where, from where, why: the trailing words of the call line as fields. */
+export function OptionFields({
+  kind,
+  options: o,
+  onChange,
+}: {
+  kind: LoggedKind;
+  options: Options;
+  onChange: (o: Options) => void;
+}) {
+  const bench = useBench((s) => s.bench);
+  const set = (change: Partial<Options>) => onChange({ ...o, ...change });
+  const joins = !['remove', 'move', 'missing'].includes(kind);
+  const leaves = !['add', 'made-good', 'stand-in', 'move', 'missing'].includes(kind);
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Field label={kind === 'swap' ? 'How many off' : 'How many'}>
+        <Input
+          type="number"
+          min={1}
+          max={100000}
+          value={o.qty}
+          onChange={(e) => set({ qty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
+          className="w-20"
+        />
+      </Field>
+      {kind === 'swap' && (
+        <Field label="How many on">
+          <Input
+            type="number"
+            min={1}
+            max={100000}
+            value={o.onQty}
+            onChange={(e) => set({ onQty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
+            className="w-20"
+          />
+        </Field>
+      )}
+      <Field label={kind === 'move' ? 'From zone' : 'Zone'}>
+        <Select value={o.zone} onChange={(e) => set({ zone: e.target.value as ZoneId })} className="max-w-44">
+          <option value="">the modification’s</option>
+          {bench.zones.map((z) => (
+            <option key={z.id} value={z.id}>
+              {z.name}
+            </option>
+          ))}
+        </Select>
+      </Field>
+      {kind === 'move' && (
+        <Field label="To zone">
+          <Select
+            value={o.toZone}
+            onChange={(e) => set({ toZone: e.target.value as ZoneId })}
+            className="max-w-44"
+          >
+            <option value="">choose…</option>
+            {bench.zones.map((z) => (
+              <option key={z.id} value={z.id}>
+                {z.name}
+              </option>
+            ))}
+          </Select>
+        </Field>
+      )}
+      {joins && (
+        <Field label="From">
+          <Select
+            value={o.source ?? ''}
+            onChange={(e) => set({ source: e.target.value as Options['source'] })}
+          >
+            <option value="">spares, stores, then buy</option>
+            {['spares', 'stores', 'donor', 'order', 'outside'].map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </Select>
+        </Field>
+      )}
+      {leaves && (
+        <Field label="The old ones go to">
+          <Select
+            value={o.destination ?? ''}
+            onChange={(e) => set({ destination: e.target.value as Options['destination'] })}
+          >
+            <option value="">spares</option>
+            <option>stores</option>
+            <option>bin</option>
+          </Select>
+        </Field>
+      )}
+      <Field label="Why">
+        <Select value={o.why ?? ''} onChange={(e) => set({ why: e.target.value as Options['why'] })}>
+          <option value="">not said</option>
+          {WHYS.map((w) => (
+            <option key={w}>{w}</option>
+          ))}
+        </Select>
+      </Field>
+      {joins && (
+        <Field label="Price each">
+          <Input
+            value={o.price}
+            placeholder="book"
+            onChange={(e) => set({ price: e.target.value })}
+            className="w-20"
+          />
+        </Field>
+      )}
+      <Field label="Note" className="min-w-40 flex-1">
+        <Input value={o.note} maxLength={1000} onChange={(e) => set({ note: e.target.value })} />
+      </Field>
+      <label className="flex min-h-7 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-ink size-4"
+          checked={o.planned}
+          onChange={(e) => set({ planned: e.target.checked })}
+        />{' '}
+        planned
+      </label>
+      <label className="flex min-h-7 items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-ink size-4"
+          checked={o.hidden}
+          onChange={(e) => set({ hidden: e.target.checked })}
+        />{' '}
+        hidden
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+'use client';
+
+import { printElement } from '@/core/call-line';
+import type { LineReading, ReadClause } from '@/core/bench';
+import { offPieces, onPieces, zoneOf, type DraftProblem, type Entry } from '@/core/ledger';
+import { elementName, type ElementKey } from '@/core/parts';
+import { Glyph } from '@/ui/glyph';
+import { MARK_OF } from '@/ui/mark';
+import { money, signed } from '@/ui/numbers';
+import { draftProblemWords, lineProblemWords, unknownWords } from '../words/call-line';
+import { useBench } from './bench-store';
+import { sourceWords } from './entry-words';
+
+interface UnderstoodProps {
+  readonly reading: LineReading | null;
+  readonly line: string;
+  readonly onChoose: (line: string) => void;
+}
+
+/** Under the line: what was understood, drawn, and what it does; or the first thing in the way. */
+export function Understood({ reading, line, onChoose }: UnderstoodProps) {
+  const records = useBench((s) => s.bench.records);
+  if (!reading)
+    return (
+      <span className="text-faint text-[12px]">
+        - off, + on, ~ recolour, % refresh, &gt; move, ? stand-in, ! missing, * made good. F1 shows all keys.
+      </span>
+    );
+  const problem = reading.problems[0];
+  if (problem) return <Trouble text={lineProblemWords(problem)} />;
+  return (
+    <>
+      <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4">
+        {reading.clauses.map((c, i) => (
+          <ClauseSays
+            key={i}
+            clause={c}
+            line={line}
+            onChoose={onChoose}
+            trouble={c.problem ? draftProblemWords(c.problem, records) : null}
+          />
+        ))}
+      </div>
+      {reading.effect && (
+        <b className="whitespace-nowrap">
+          net {signed(reading.effect.alone.net)} · {money(reading.effect.alone.outOfPocket)}
+        </b>
+      )}
+    </>
+  );
+}
+
+const Trouble = ({ text }: { text: string }) => (
+  <span role="alert" className="font-medium">
+    <span aria-hidden>▲ </span>
+    {text}
+  </span>
+);
+
+interface SaysProps {
+  readonly clause: ReadClause;
+  readonly trouble: string | null;
+  readonly line: string;
+  readonly onChoose: (line: string) => void;
+}
+
+function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
+  const u = clause.understood;
+  if (trouble)
+    return (
+      <span className="flex flex-wrap items-center gap-1">
+        <Trouble text={trouble} />
+        {clause.problem && (
+          <OtherZones problem={clause.problem} onChoose={(zone) => onChoose(inZone(line, u, zone))} />
+        )}
+      </span>
+    );
+  if (u.status === 'unknown')
+    return (
+      <Choices
+        text={unknownWords(u)}
+        list={u.suggestions}
+        onChoose={(e) => onChoose(splice(line, u.at, e))}
+      />
+    );
+  if (u.status === 'ambiguous')
+    return <Choices text="Which one?" list={u.choices} onChoose={(e) => onChoose(splice(line, u.at, e))} />;
+  if (u.status === 'assembly')
+    return (
+      <span>
+        assembly <b>{u.name}</b> of {u.lots.reduce((s, l) => s + l.qty, 0)} pieces
+      </span>
+    );
+  return clause.entry ? <EntrySays entry={clause.entry} /> : null;
+}
+
+/** Zones that have the part, to take it from there. */
+function OtherZones({ problem, onChoose }: { problem: DraftProblem; onChoose: (zone: string) => void }) {
+  const zones = useBench((s) => s.bench.records.zone);
+  if (problem.reason !== 'not on the model') return null;
+  const there = problem.elsewhere.flatMap((w) => {
+    const id = zoneOf(w.account);
+    const name = id && id !== problem.zone ? zones.get(id)?.name : undefined;
+    return name && w.qty >= problem.wanted ? [name] : [];
+  });
+  return there.slice(0, 3).map((name) => (
+    <button
+      key={name}
+      type="button"
+      onClick={() => onChoose(name)}
+      className="border-edge hover:border-ink min-h-7 rounded-md border px-1.5"
+    >
+      take from <bdi>{name}</bdi>
+    </button>
+  ));
+}
+
+const inZone = (line: string, at: { end: number }, zone: string): string =>
+  `${line.slice(0, at.end)} @"${zone.replace(/[\\"]/g, '\\$&')}"${line.slice(at.end)}`;
+
+const splice = (line: string, at: { start: number; end: number }, element: ElementKey): string =>
+  `${line.slice(0, at.start)}${printElement(element)}${line.slice(at.end)}`;
+
+function Choices({
+  text,
+  list,
+  onChoose,
+}: {
+  text: string;
+  list: readonly ElementKey[];
+  onChoose: (e: ElementKey) => void;
+}) {
+  return (
+    <span className="flex flex-wrap items-center gap-1">
+      <Trouble text={text} />
+      {list.slice(0, 8).map((e) => (
+        <button
+          key={e}
+          type="button"
+          onClick={() => onChoose(e)}
+          className="border-edge hover:border-ink flex items-center gap-1 rounded-md border px-1.5"
+        >
+          <Glyph element={e} size={26} />
+          {elementName(e)}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+function EntrySays({ entry }: { entry: Entry }) {
+  const [off, on] = [offPieces(entry), onPieces(entry)];
+  const main = on[0] ?? off[0];
+  if (!main) return null;
+  const was = entry.kind === 'recolour' || entry.kind === 'replacement' ? off[0]?.element : undefined;
+  return (
+    <span className="flex items-center gap-1.5">
+      {entry.kind === 'swap' && off[0] && <Glyph element={off[0].element} mark="out" size={28} />}
+      <Glyph
+        element={main.element}
+        mark={entry.kind === 'swap' ? 'in' : MARK_OF[entry.kind]}
+        was={was}
+        size={28}
+      />
+      <span>
+        {elementName(main.element)}
+        <span className="text-soft">, {sourceWords(entry)}</span>
+      </span>
+    </span>
+  );
+}

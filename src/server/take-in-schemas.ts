@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { COLOUR_FAMILIES, FINISHES } from '@/core/colour';
+import { LIMITS, MOST_ROWS } from '@/core/formats';
+import { elementSchema } from '@/core/formats/record-schemas';
+import { CONDITIONS } from '@/core/ledger';
+
+const money = z.int().min(0).max(LIMITS.money);
+const name = z.string().trim().min(1).max(LIMITS.name);
+
+const lot = z.strictObject({
+  element: elementSchema,
+  qty: z.int().min(1).max(100_000),
+  condition: z.enum(CONDITIONS).nullable(),
+  zone: z.string().max(100),
+  extra: z.boolean(),
+});
+
+const colours = z.strictObject({
+  /** Colours made new for this table. */
+  made: z
+    .array(
+      z.strictObject({
+        id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,60}$/),
+        name,
+        hex: z.string().regex(/^#[0-9a-f]{6}$/i),
+        family: z.enum(COLOUR_FAMILIES),
+        finish: z.enum(FINISHES),
+      }),
+    )
+    .max(500),
+  /** Foreign names matched by hand. */
+  matched: z
+    .array(
+      z.strictObject({ text: z.string().min(1).max(LIMITS.name), colour: z.string().min(1).max(LIMITS.id) }),
+    )
+    .max(500),
+});
+
+const memory = z
+  .strictObject({ key: z.string().max(LIMITS.note), roles: z.array(z.string().max(40)).max(200) })
+  .nullable();
+
+const box = z.strictObject({
+  setName: name,
+  setCode: z.string().max(LIMITS.name),
+  copies: z.int().min(1).max(50),
+  condition: z.enum(['new', 'second-hand']),
+  role: z.enum(['base', 'donor']),
+  price: money,
+  lots: z.array(lot).min(1).max(MOST_ROWS),
+});
+
+/** A set brought in: into a new build or one that is there, one or several boxes, several copies of each. */
+export const takeBoxesSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  build: z.union([z.strictObject({ id: z.string().min(1).max(LIMITS.id) }), z.strictObject({ name })]),
+  boxes: z.array(box).min(1).max(30),
+  colours,
+  memory,
+});
+export type TakeBoxes = z.infer<typeof takeBoxesSchema>;
+
+export const takeStoresSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  tray: name,
+  lots: z
+    .array(
+      z.strictObject({
+        element: elementSchema,
+        qty: z.int().min(1).max(100_000),
+        condition: z.enum(CONDITIONS).nullable(),
+        tray: z.string().max(100),
+        place: z.string().max(100),
+        worth: money.nullable(),
+      }),
+    )
+    .min(1)
+    .max(MOST_ROWS),
+  colours,
+  memory,
+});
+export type TakeStores = z.infer<typeof takeStoresSchema>;
+
+export const takePricesSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  prices: z
+    .array(
+      z.strictObject({ element: elementSchema, newPrice: money.nullable(), usedPrice: money.nullable() }),
+    )
+    .min(1)
+    .max(MOST_ROWS),
+  colours,
+  memory,
+});
+export type TakePrices = z.infer<typeof takePricesSchema>;
