@@ -142,6 +142,6 @@ export const ICEBREAKER_STORY: readonly Step[] = [
     do: 'modification',
     title: 'Helideck edge',
     zone: 'Helideck',
-    lines: ['+12 tile 1x4 signal plan', '+8 tile 1x2 chalk'],
+    lines: ['+12 tile 1x4 slate plan', '+8 tile 1x2 chalk'],
   },
 ];

@@ -27,9 +27,9 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
     <section
       aria-label="Balance"
       data-trying={trying ? 'yes' : undefined}
-      className="border-rule grid border-b md:grid-cols-[1fr_auto_auto]"
+      className="border-rule grid grid-cols-2 border-b md:grid-cols-[1fr_auto_auto]"
     >
-      <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5">
+      <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5 max-md:col-span-2">
         <div className="flex items-baseline gap-x-4 gap-y-1 whitespace-nowrap max-md:flex-wrap">
           <Big value={count(f.shipped)} words="as shipped" onClick={() => onOpen('shipped')} />
           <Big
@@ -118,7 +118,7 @@ function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figu
     ['madeGood', 'made good'],
   ];
   if (asides.every(([figure]) => f[figure] === 0))
-    return <span className="text-faint min-h-6 text-[12px]">nothing changed yet</span>;
+    return <span className="text-faint min-h-6 text-[12px]">none recoloured or refreshed</span>;
   return (
     <span className="text-soft flex min-h-6 flex-wrap gap-x-3 text-[12px]">
       {asides

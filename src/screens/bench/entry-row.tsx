@@ -59,7 +59,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
           <bdi>{asideWords(entry)}</bdi>
         </span>
       </span>
-      <span className="text-soft text-right text-[12px]">
+      <span className="text-soft text-right text-[12px] max-sm:max-w-24">
         {entry.state === 'planned' && <PlannedChip entry={entry} />}{' '}
         {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry)}
       </span>

@@ -46,7 +46,9 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
           aria-expanded={open}
           className="flex min-w-0 flex-1 items-baseline gap-3 text-left"
         >
-          <span className="text-faint w-10 shrink-0 font-mono text-[12px]">{modNo(modification.no)}</span>
+          <span className="text-faint w-10 shrink-0 font-mono text-[12px] max-sm:w-9">
+            {modNo(modification.no)}
+          </span>
           <span className="min-w-0 flex-1">
             <span className="block truncate">
               <bdi className="text-[14px] font-semibold">{modification.title}</bdi>
@@ -128,21 +130,21 @@ function Numbers({ figures: f, dialogs, scope, entries }: NumbersProps) {
     <span className="flex shrink-0 gap-3 text-right">
       <button
         type="button"
-        className="w-36 hover:underline"
+        className="w-36 hover:underline max-sm:w-12"
         onClick={() => dialogs.open({ dialog: 'figure', figure: 'net', scope })}
       >
         <b className="font-head block text-[16px] leading-tight">{signed(f.net)}</b>
-        <span className="text-soft block truncate text-[12px]">
+        <span className="text-soft block truncate text-[12px] max-sm:hidden">
           {detail.slice(0, 2).join(' · ') || 'net pieces'}
         </span>
       </button>
       <button
         type="button"
-        className="w-20 hover:underline"
+        className="w-20 hover:underline max-sm:w-14"
         onClick={() => dialogs.open({ dialog: 'figure', figure: 'outOfPocket', scope })}
       >
         <b className="font-head block text-[15px] leading-tight">{money(f.outOfPocket)}</b>
-        <span className="text-soft block text-[12px]">
+        <span className="text-soft block text-[12px] max-sm:hidden">
           {buys > 0 ? `buy ${count(buys)}` : f.outOfPocket > 0 ? 'bought' : 'own parts'}
         </span>
       </button>
