@@ -1,0 +1,49 @@
+import { sql } from 'drizzle-orm';
+import type { BalanceRow } from '@/core/ledger';
+import type { Database } from './database';
+
+/**
+ * Balances that the entries of other builds and of the stores leave at shared places (stores, and whatever else they
+ * touch), done ones only or planned ones too. What-if entries are nobody's plan yet and are left out.
+ */
+export function backgroundBalances(db: Database, exceptBuild: string, planned: boolean): BalanceRow[] {
+  const state = planned ? sql`e.what_if is null` : sql`e.state = 'done'`;
+  return db.all<BalanceRow>(sql`
+    select account, element, grade, sum(qty) as qty from (
+      select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.to_account glob 'stores:*'
+      union all
+      select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.from_account glob 'stores:*'
+    ) group by account, element, grade having sum(qty) <> 0`);
+}
+
+/** What is in the stores now, by tray, element and grade. */
+export function storesBalances(db: Database): BalanceRow[] {
+  return backgroundBalances(db, '', false);
+}
+
+/** Done balances below zero of real places, among some accounts: the law that every write is checked against. */
+export function overdrawn(db: Database, accounts: readonly string[]): BalanceRow[] {
+  if (accounts.length === 0) return [];
+  const list = sql.join(
+    accounts.map((a) => sql`${a}`),
+    sql`, `,
+  );
+  return db.all<BalanceRow>(sql`
+    select account, element, grade, sum(qty) as qty from (
+      select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
+        where e.state = 'done' and m.to_account in (${list})
+      union all
+      select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
+        where e.state = 'done' and m.from_account in (${list})
+    ) group by account, element, grade having sum(qty) < 0 limit 20`);
+}
+
+/** The sum over all accounts of every element: empty when the books balance. For tests and the integrity check. */
+export function unbalanced(db: Database): { element: string; qty: number }[] {
+  return db.all(sql`
+    select element, sum(qty) as qty from (
+      select element, qty from movements union all select element, -qty from movements
+    ) group by element having sum(qty) <> 0`);
+}

@@ -1,0 +1,149 @@
+import { asc, eq, getTableColumns, inArray, max, type SQL } from 'drizzle-orm';
+import {
+  RECORD_TYPES,
+  type Diff,
+  type Entry,
+  type Movement,
+  type RecordType,
+  type RecordTypes,
+  type TypedRecord,
+} from '@/core/ledger';
+import type { Database } from './database';
+import * as t from './schema';
+
+const TABLES = {
+  build: t.builds,
+  copy: t.copies,
+  zone: t.zones,
+  phase: t.phases,
+  modification: t.modifications,
+  whatIf: t.whatIfs,
+  assembly: t.assemblies,
+  order: t.orders,
+  tray: t.trays,
+  price: t.prices,
+  customColour: t.customColours,
+  colourAlias: t.colourAliases,
+  columnMemory: t.columnMemories,
+  entry: t.entries,
+} satisfies Record<RecordType, unknown>;
+
+/** Tables whose records belong to a build. */
+const OF_BUILD = ['copy', 'zone', 'phase', 'modification', 'whatIf', 'assembly', 'order', 'entry'] as const;
+type OfBuild = (typeof OF_BUILD)[number];
+
+const isOfBuild = (type: RecordType): type is OfBuild => (OF_BUILD as readonly string[]).includes(type);
+
+type AnyTable = typeof t.builds;
+const tableOf = (type: RecordType): AnyTable => TABLES[type] as unknown as AnyTable;
+const CHUNK = 400;
+
+/** Records of a type, all of them or those of one build. */
+export function readRecords<T extends RecordType>(db: Database, type: T, build?: string): RecordTypes[T][] {
+  const table = tableOf(type);
+  const ofBuild = build !== undefined && isOfBuild(type) ? eq(TABLES[type].build, build) : undefined;
+  return readWhere(
+    db,
+    type,
+    ofBuild ?? (build !== undefined && type === 'build' ? eq(table.id, build) : undefined),
+  );
+}
+
+/** One record, or undefined. */
+export function readRecord<T extends RecordType>(
+  db: Database,
+  type: T,
+  id: string,
+): RecordTypes[T] | undefined {
+  return readWhere(db, type, eq(tableOf(type).id, id))[0];
+}
+
+/** The highest number given in a build so far; 0 when none was. */
+export function highestNo(db: Database, type: 'entry' | 'modification', build: string): number {
+  const table = type === 'entry' ? t.entries : t.modifications;
+  return (
+    db
+      .select({ no: max(table.no) })
+      .from(table)
+      .where(eq(table.build, build))
+      .get()?.no ?? 0
+  );
+}
+
+function readWhere<T extends RecordType>(db: Database, type: T, where: SQL | undefined): RecordTypes[T][] {
+  const rows = db.select().from(tableOf(type)).where(where).all() as unknown as RecordTypes[T][];
+  return type === 'entry'
+    ? (withMovements(db, rows as unknown as Entry[]) as unknown as RecordTypes[T][])
+    : rows;
+}
+
+function withMovements(db: Database, rows: readonly Entry[]): Entry[] {
+  const byEntry = new Map<string, Movement[]>(rows.map((r) => [r.id, []]));
+  for (let i = 0; i < rows.length; i += CHUNK) {
+    const ids = rows.slice(i, i + CHUNK).map((r) => r.id);
+    const found = db
+      .select()
+      .from(t.movements)
+      .where(inArray(t.movements.entry, ids))
+      .orderBy(asc(t.movements.entry), asc(t.movements.place))
+      .all();
+    for (const { entry, place: _place, ...m } of found) byEntry.get(entry)?.push(m as unknown as Movement);
+  }
+  return rows.map((r) => ({ ...r, movements: byEntry.get(r.id) ?? [] }));
+}
+
+/** Writes a diff. Parents go in before children and out after them; the caller's transaction makes it all or nothing. */
+export function writeDiff(db: Database, diff: Diff): void {
+  for (const { type, record } of inOrder(diff.removed).reverse()) remove(db, type, record.id);
+  for (const { type, to } of diff.changed) update(db, type, to);
+  const adding = inOrder(diff.added);
+  for (const type of RECORD_TYPES)
+    insert(
+      db,
+      type,
+      adding.filter((r) => r.type === type),
+    );
+}
+
+const inOrder = (records: readonly TypedRecord[]): TypedRecord[] =>
+  RECORD_TYPES.flatMap((type) => records.filter((r) => r.type === type));
+
+/** Only the columns a table has: an entry's movements are written apart. */
+function rowOf(type: RecordType, record: object): Record<string, unknown> {
+  const columns = getTableColumns(tableOf(type));
+  return Object.fromEntries(Object.entries(record).filter(([key]) => key in columns));
+}
+
+function insert(db: Database, type: RecordType, records: readonly TypedRecord[]): void {
+  for (let i = 0; i < records.length; i += CHUNK) {
+    const rows = records.slice(i, i + CHUNK).map((r) => rowOf(type, r.record));
+    if (rows.length > 0)
+      db.insert(tableOf(type))
+        .values(rows as never)
+        .run();
+  }
+  if (type === 'entry') for (const r of records) insertMovements(db, r.record as Entry);
+}
+
+function insertMovements(db: Database, entry: Entry): void {
+  for (let i = 0; i < entry.movements.length; i += CHUNK) {
+    const rows = entry.movements.slice(i, i + CHUNK).map((m, k) => ({ ...m, entry: entry.id, place: i + k }));
+    db.insert(t.movements).values(rows).run();
+  }
+}
+
+function update(db: Database, type: RecordType, record: { id: string }): void {
+  db.update(tableOf(type))
+    .set(rowOf(type, record) as never)
+    .where(eq(tableOf(type).id, record.id))
+    .run();
+  if (type !== 'entry') return;
+  db.delete(t.movements).where(eq(t.movements.entry, record.id)).run();
+  insertMovements(db, record as Entry);
+}
+
+function remove(db: Database, type: RecordType, id: string): void {
+  db.delete(tableOf(type))
+    .where(eq(tableOf(type).id, id))
+    .run();
+}

@@ -1,0 +1,235 @@
+import { sql } from 'drizzle-orm';
+import {
+  check,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
+
+/**
+ * Tables. Those of records carry the fields of their type in src/core/ledger/records.ts by the same names; an entry's
+ * movements have a table of their own, since balances are summed from it.
+ */
+export const builds = sqliteTable('builds', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  note: text().notNull(),
+  createdAt: text().notNull(),
+  archived: integer({ mode: 'boolean' }).notNull(),
+});
+
+export const copies = sqliteTable('copies', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  setName: text().notNull(),
+  setCode: text().notNull(),
+  condition: text().notNull(),
+  role: text().notNull(),
+  price: integer().notNull(),
+});
+
+export const zones = sqliteTable('zones', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  parent: text(),
+  name: text().notNull(),
+  position: real().notNull(),
+});
+
+export const phases = sqliteTable('phases', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  name: text().notNull(),
+  position: real().notNull(),
+});
+
+export const modifications = sqliteTable(
+  'modifications',
+  {
+    id: text().primaryKey(),
+    build: text()
+      .notNull()
+      .references(() => builds.id),
+    no: integer().notNull(),
+    title: text().notNull(),
+    zone: text()
+      .notNull()
+      .references(() => zones.id),
+    phase: text().references(() => phases.id),
+    why: text().notNull(),
+    note: text().notNull(),
+    position: real().notNull(),
+  },
+  (t) => [uniqueIndex('modifications_no').on(t.build, t.no)],
+);
+
+export const whatIfs = sqliteTable('what_ifs', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  name: text().notNull(),
+  note: text().notNull(),
+});
+
+export const assemblies = sqliteTable('assemblies', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  name: text().notNull(),
+  lots: text({ mode: 'json' }).notNull(),
+});
+
+export const orders = sqliteTable('orders', {
+  id: text().primaryKey(),
+  build: text()
+    .notNull()
+    .references(() => builds.id),
+  seller: text().notNull(),
+  postage: integer().notNull(),
+  due: text().notNull(),
+  placedAt: text().notNull(),
+});
+
+export const trays = sqliteTable('trays', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  place: text().notNull(),
+  position: real().notNull(),
+});
+
+export const prices = sqliteTable('prices', {
+  id: text().primaryKey(),
+  element: text().notNull(),
+  newPrice: integer(),
+  usedPrice: integer(),
+});
+
+export const customColours = sqliteTable('custom_colours', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  hex: text().notNull(),
+  family: text().notNull(),
+  finish: text().notNull(),
+});
+
+export const colourAliases = sqliteTable('colour_aliases', {
+  id: text().primaryKey(),
+  colour: text().notNull(),
+});
+
+export const columnMemories = sqliteTable('column_memories', {
+  id: text().primaryKey(),
+  roles: text({ mode: 'json' }).notNull(),
+});
+
+export const entries = sqliteTable(
+  'entries',
+  {
+    id: text().primaryKey(),
+    build: text().references(() => builds.id),
+    modification: text().references(() => modifications.id),
+    kind: text().notNull(),
+    state: text().notNull(),
+    no: integer().notNull(),
+    position: real().notNull(),
+    why: text(),
+    note: text().notNull(),
+    hidden: integer({ mode: 'boolean' }).notNull(),
+    standsFor: text(),
+    whatIf: text().references(() => whatIfs.id),
+    assembly: text().references(() => assemblies.id),
+    order: text('order_id').references(() => orders.id),
+    line: text(),
+    loggedAt: text().notNull(),
+  },
+  (t) => [
+    index('entries_build').on(t.build, t.no),
+    check('entries_state', sql`${t.state} in ('planned', 'done')`),
+    check('entries_what_if_is_planned', sql`${t.whatIf} is null or ${t.state} = 'planned'`),
+  ],
+);
+
+/** The conservation law in the database: both ends are always there, they differ, and something moves. */
+export const movements = sqliteTable(
+  'movements',
+  {
+    entry: text()
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    place: integer().notNull(),
+    element: text().notNull(),
+    grade: text().notNull(),
+    qty: integer().notNull(),
+    from: text('from_account').notNull(),
+    to: text('to_account').notNull(),
+    worth: integer(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.entry, t.place] }),
+    index('movements_from').on(t.from, t.element),
+    index('movements_to').on(t.to, t.element),
+    check('movements_qty', sql`${t.qty} > 0`),
+    check('movements_two_ends', sql`${t.from} <> ${t.to}`),
+    check('movements_worth', sql`${t.worth} is null or ${t.worth} >= 0`),
+  ],
+);
+
+/** The demo catalogue: official sets and what is in their boxes. */
+export const sets = sqliteTable('sets', {
+  code: text().primaryKey(),
+  name: text().notNull(),
+  maker: text().notNull(),
+  year: integer().notNull(),
+});
+
+export const setLots = sqliteTable(
+  'set_lots',
+  {
+    set: text()
+      .notNull()
+      .references(() => sets.code),
+    place: integer().notNull(),
+    element: text().notNull(),
+    qty: integer().notNull(),
+    extra: integer({ mode: 'boolean' }).notNull(),
+    zone: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.set, t.place] })],
+);
+
+/** Everything anyone did. `position` orders the undo list of a scope; it is the revision of the last do, undo or redo. */
+export const actions = sqliteTable(
+  'actions',
+  {
+    id: text().primaryKey(),
+    scope: text().notNull(),
+    label: text().notNull(),
+    diff: text({ mode: 'json' }).notNull(),
+    state: text().notNull(),
+    position: integer().notNull(),
+    at: text().notNull(),
+  },
+  (t) => [index('actions_scope').on(t.scope, t.state, t.position)],
+);
+
+/** One row for each do, undo and redo, in order: what another window has to catch up with. */
+export const changes = sqliteTable('changes', {
+  revision: integer().primaryKey({ autoIncrement: true }),
+  request: text().notNull().unique(),
+  action: text()
+    .notNull()
+    .references(() => actions.id),
+  direction: text().notNull(),
+});
