@@ -24,7 +24,7 @@ const config = [
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'src/core/testing/**'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'],
       'no-restricted-properties': [

@@ -8,5 +8,9 @@ export default defineConfig({
       'server-only': path.join(import.meta.dirname, 'src/data/testing/server-only.ts'),
     },
   },
-  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 60_000 },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    testTimeout: 60_000,
+    setupFiles: ['src/core/testing/seed.ts'],
+  },
 });

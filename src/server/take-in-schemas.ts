@@ -4,6 +4,9 @@ import { LIMITS, MOST_ROWS } from '@/core/formats';
 import { elementSchema } from '@/core/formats/record-schemas';
 import { CONDITIONS } from '@/core/ledger';
 
+/** Lots that one bringing-in may unpack, copies counted: what a workspace takes in one action without a pause. */
+const MOST_LOTS = 100_000;
+
 const money = z.int().min(0).max(LIMITS.money);
 const name = z.string().trim().min(1).max(LIMITS.name);
 
@@ -54,7 +57,13 @@ const box = z.strictObject({
 export const takeBoxesSchema = z.strictObject({
   request: z.string().min(1).max(LIMITS.id),
   build: z.union([z.strictObject({ id: z.string().min(1).max(LIMITS.id) }), z.strictObject({ name })]),
-  boxes: z.array(box).min(1).max(30),
+  boxes: z
+    .array(box)
+    .min(1)
+    .max(30)
+    .refine((boxes) => boxes.reduce((s, b) => s + b.copies * b.lots.length, 0) <= MOST_LOTS, {
+      message: `more than ${MOST_LOTS} lots in all copies together`,
+    }),
   colours,
   memory,
 });

@@ -89,6 +89,9 @@ describe('bringing boxes in', () => {
     expect(bad({ boxes: [{ ...box, lots: [{ ...lot, qty: 0 }] }] })).toBe(false);
     expect(bad({ boxes: [{ ...box, lots: [{ ...lot, element: 'no colour' }] }] })).toBe(false);
     expect(bad({ boxes: [{ ...box, lots: Array.from({ length: 50_001 }, () => lot) }] })).toBe(false);
+    expect(bad({ boxes: [{ ...box, copies: 50, lots: Array.from({ length: 2001 }, () => lot) }] })).toBe(
+      false,
+    );
     expect(bad({ build: { name: '  ' } })).toBe(false);
     expect(bad({ surprise: 1 })).toBe(false);
   });

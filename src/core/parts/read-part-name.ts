@@ -172,7 +172,7 @@ function asBricks(plates: number): string {
 }
 
 function unread(text: string): Part {
-  const name = text || 'unnamed part';
+  const name = wordsOf(text).join(' ') || 'unnamed part';
   return {
     id: asId<PartId>(name),
     family: GENERAL,

@@ -1,6 +1,14 @@
 'use client';
 
-import { openStandIns, placeOf, type Entry, type Figures } from '@/core/ledger';
+import {
+  BLANK_INTENT,
+  openStandIns,
+  placeOf,
+  type Entry,
+  type Figures,
+  type OpenStandIn,
+} from '@/core/ledger';
+import { printIntent } from '@/core/call-line';
 import { toBuy } from '@/core/bench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button } from '@/ui/button';
@@ -138,7 +146,7 @@ function StandIns({ entries }: { entries: readonly Entry[] }) {
             </span>
             <Button
               onClick={() => {
-                set({ line: `^${s.qty} ${elementName(s.element)} > ${splitElementKey(s.standsFor).colour}` });
+                set({ line: replacementLine(s) });
                 document.getElementById('call-line')?.focus();
               }}
             >
@@ -150,6 +158,19 @@ function StandIns({ entries }: { entries: readonly Entry[] }) {
     </section>
   );
 }
+
+/** The line that puts the right part in a stand-in's place. */
+const replacementLine = (s: OpenStandIn): string =>
+  printIntent(
+    {
+      ...BLANK_INTENT,
+      kind: 'replacement',
+      off: [{ element: s.element, qty: s.qty }],
+      on: [{ element: s.standsFor, qty: s.qty }],
+      standsFor: s.standsFor,
+    },
+    { zones: [], assemblies: [] },
+  );
 
 function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
   const priceOf = useBench((s) => s.bench.priceOf);

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import type { Colour } from '@/core/colour';
 import { placeOf } from '@/core/ledger';
 import {
+  elementSearch,
   elementKey,
   elementName,
   partOf,
@@ -113,12 +114,7 @@ function search(
   atHand: ReadonlyMap<ElementKey, number>,
   wanted: string,
 ): ElementKey[] {
-  const words = wanted
-    .toLowerCase()
-    .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1x')
-    .split(/\s+/)
-    .filter(Boolean);
-  const fits = [...all].filter((e) => words.every((w) => elementName(e).includes(w)));
+  const fits = [...all].filter(elementSearch(wanted));
   return fits.sort((a, b) => (atHand.get(b) ?? 0) - (atHand.get(a) ?? 0) || (a < b ? -1 : 1));
 }
 

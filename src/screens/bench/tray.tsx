@@ -4,29 +4,22 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import { Search } from 'lucide-react';
 import { modelAccount, placeOf, zoneOf } from '@/core/ledger';
-import { elementName, GROUPS, partOf, splitElementKey, type ElementKey, type PartGroup } from '@/core/parts';
+import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { Key } from '@/ui/button';
 import { count } from '@/ui/numbers';
 import { booksInView, useBench } from './bench-store';
-
-export interface TrayLot {
-  readonly element: ElementKey;
-  readonly qty: number;
-}
-
-type Row =
-  | { readonly kind: 'group'; readonly name: PartGroup; readonly qty: number }
-  | { readonly kind: 'lots'; readonly lots: readonly TrayLot[] };
-
-const COLUMNS = 4;
+import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 
 /** What is on the model, grouped, filtered and by zone, as drawn parts on the mat. */
 export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
   const lots = useTrayLots();
   const [wanted, setWanted] = useState('');
-  const shown = useMemo(() => filterLots(lots, wanted), [lots, wanted]);
-  const rows = useMemo(() => rowsOf(shown), [shown]);
+  const shown = useMemo(() => {
+    const fits = elementSearch(wanted);
+    return lots.filter((l) => fits(l.element));
+  }, [lots, wanted]);
+  const rows = useMemo(() => trayRows(shown), [shown]);
   const total = shown.reduce((s, l) => s + l.qty, 0);
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -90,7 +83,7 @@ export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
   );
 }
 
-function GroupHeading({ row }: { row: Extract<Row, { kind: 'group' }> }) {
+function GroupHeading({ row }: { row: Extract<TrayRow, { kind: 'group' }> }) {
   return (
     <h3 className="flex items-end justify-between pt-2 font-sans text-[12px] font-semibold">
       <span>{row.name}</span>
@@ -126,14 +119,6 @@ function LotCell({ lot, onPick }: { lot: TrayLot; onPick: (element: ElementKey) 
   );
 }
 
-/** "1×2", "45° 2×1", or the name where there is no size. */
-export function shortSize(part: string): string {
-  const read = partOf(part as never);
-  const size = /\d[\d./]*x\d[\d./x ]*(?:\d\/\d)?/.exec(part)?.[0]?.trim().replaceAll('x', '×');
-  const angle = read.angle ? `${read.angle}° ` : '';
-  return size ? `${angle}${size}` : part;
-}
-
 function useTrayLots(): TrayLot[] {
   const bench = useBench((s) => s.bench);
   const view = useBench((s) => s.view);
@@ -152,34 +137,4 @@ function useTrayLots(): TrayLot[] {
     }
     return [...sums].filter(([, qty]) => qty !== 0).map(([element, qty]) => ({ element, qty }));
   }, [bench, view, version, zone]);
-}
-
-function filterLots(lots: readonly TrayLot[], wanted: string): readonly TrayLot[] {
-  const words = wanted
-    .toLowerCase()
-    .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1x')
-    .split(/\s+/)
-    .filter(Boolean);
-  return words.length === 0
-    ? lots
-    : lots.filter((l) => words.every((w) => elementName(l.element).includes(w)));
-}
-
-function rowsOf(lots: readonly TrayLot[]): Row[] {
-  const groups = new Map<PartGroup, TrayLot[]>();
-  for (const lot of lots) {
-    const { group } = partOf(splitElementKey(lot.element).part).family;
-    const held = groups.get(group);
-    if (held) held.push(lot);
-    else groups.set(group, [lot]);
-  }
-  return GROUPS.flatMap((name): Row[] => {
-    const held = groups.get(name)?.sort((a, b) => b.qty - a.qty || (a.element < b.element ? -1 : 1));
-    if (!held) return [];
-    const rows = Array.from({ length: Math.ceil(held.length / COLUMNS) }, (_, i): Row => ({
-      kind: 'lots',
-      lots: held.slice(i * COLUMNS, (i + 1) * COLUMNS),
-    }));
-    return [{ kind: 'group', name, qty: held.reduce((s, l) => s + l.qty, 0) }, ...rows];
-  });
 }

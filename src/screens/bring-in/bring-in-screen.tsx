@@ -32,19 +32,17 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
   const [leaveOut, setLeaveOut] = useState(false);
   const [busy, setBusy] = useState(false);
   const [says, setSays] = useState('');
+  const [remembered, setRemembered] = useState<TakeBoxes['memory']>(null);
   const [request] = useState(() => crypto.randomUUID());
   const good = tools.rows.filter((r) => r.faults.length === 0 && r.element);
   const faulty = tools.rows.length - good.length;
   const addSet = async (code: string) => {
     const set = world.catalogue.find((s) => s.code === code);
-    const answer = (await (await fetch(`/api/catalogue/${encodeURIComponent(code)}`)).json()) as {
-      ok: boolean;
-      value: CatalogueLot[];
-    };
-    if (!answer.ok || !set) return setSays('That set could not be read. Try again.');
+    const lots = await readSet(code);
+    if (!lots || !set) return setSays('That set could not be read. Try again.');
     setBoxes((b) => [
       ...b,
-      { ...emptyBox(set.name, set.code), lots: answer.value.map((l) => ({ ...l, condition: null })) },
+      { ...emptyBox(set.name, set.code), lots: lots.map((l) => ({ ...l, condition: null })) },
     ]);
     if (!name) setName(set.name);
   };
@@ -57,6 +55,8 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
     );
     setBoxes((b) => [...b, { ...emptyBox(tools.state?.title ?? 'Inventory', ''), lots }]);
     if (!name) setName(tools.state.title);
+    setRemembered(columns);
+    tools.drop();
   };
   const send = async (what: string, input: unknown, then: (value: { build?: string }) => void) => {
     setBusy(true);
@@ -73,9 +73,10 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
     made: tools.made,
     matched: [...tools.matched].map(([text, colour]) => ({ text, colour })),
   };
-  const memory = tools.state
-    ? { key: memoryKey(world.purpose, tools.state.table), roles: tools.state.roles }
+  const columns = tools.state
+    ? { key: memoryKey(world.purpose, tools.state.table), roles: [...tools.state.roles] }
     : null;
+  const memory = columns ?? remembered;
   const takeBoxes = () => {
     const build = world.build ? { id: world.build.id } : { name: name.trim() };
     const input: Omit<TakeBoxes, 'colours'> & { colours: unknown } = {
@@ -83,7 +84,7 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
       build,
       boxes: boxes.map(boxInput),
       colours,
-      memory: memory && { ...memory, roles: [...memory.roles] },
+      memory,
     };
     void send('boxes', input, (v) => router.push(`/builds/${v.build}`));
   };
@@ -105,8 +106,7 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
     void send('prices', { request, prices, colours, memory }, () => router.push('/prices'));
   };
   const ready = good.length > 0 && (faulty === 0 || leaveOut);
-  const looking =
-    tools.state !== null && !(world.purpose === 'set' && boxes.some((b) => b.setName === tools.state?.title));
+  const looking = tools.state !== null;
   return (
     <PaletteProvider palette={tools.palette}>
       <div data-mat="middle" className="flex min-h-dvh flex-col">
@@ -259,6 +259,18 @@ function BoxesForm({ boxes, onChange, name, onName, build, busy, onTake }: Boxes
       <p className="text-faint mt-2">Another box for the same build? Choose it below first.</p>
     </form>
   );
+}
+
+async function readSet(code: string): Promise<CatalogueLot[] | undefined> {
+  try {
+    const answer = (await (await fetch(`/api/catalogue/${encodeURIComponent(code)}`)).json()) as {
+      ok: boolean;
+      value: CatalogueLot[];
+    };
+    return answer.ok ? answer.value : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 async function post(

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { paletteOf, recordSetOf } from '@/core/bench';
 import { changed, type Price } from '@/core/ledger';
-import { elementName } from '@/core/parts';
+import { byElementName, elementName, elementSearch } from '@/core/parts';
 import { moneyAsDecimal, readMoney } from '@/core/shared/money';
 import type { StoresSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
@@ -27,14 +27,8 @@ export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
     [stores.customColours],
   );
   const shown = useMemo(() => {
-    const words = wanted
-      .toLowerCase()
-      .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1x')
-      .split(/\s+/)
-      .filter(Boolean);
-    return stores.prices
-      .filter((p) => words.every((w) => elementName(p.element).includes(w)))
-      .sort((a, b) => elementName(a.element).localeCompare(elementName(b.element), 'en', { numeric: true }));
+    const fits = elementSearch(wanted);
+    return stores.prices.filter((p) => fits(p.element)).sort((a, b) => byElementName(a.element, b.element));
   }, [stores.prices, wanted]);
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { paletteOf, recordSetOf } from '@/core/bench';
 import { accountOwner, changed, priceLookup, type Tray } from '@/core/ledger';
-import { elementName, type ElementKey } from '@/core/parts';
+import { byElementName, elementName, elementSearch, type ElementKey } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
 import type { StoresSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
@@ -104,15 +104,11 @@ interface StoreLot {
 }
 
 function lotsOf(stores: StoresSnapshot, tray: TrayId | null, wanted: string): StoreLot[] {
-  const words = wanted
-    .toLowerCase()
-    .replace(/(\d)\s*[x×]\s*(?=\d)/g, '$1x')
-    .split(/\s+/)
-    .filter(Boolean);
+  const fits = elementSearch(wanted);
   const sums = new Map<ElementKey, { qty: number; grades: Set<string> }>();
   for (const r of stores.rows) {
     if (tray && accountOwner(r.account) !== tray) continue;
-    if (!words.every((w) => elementName(r.element).includes(w))) continue;
+    if (!fits(r.element)) continue;
     const held = sums.get(r.element) ?? { qty: 0, grades: new Set<string>() };
     held.qty += r.qty;
     held.grades.add(r.grade);
@@ -120,7 +116,7 @@ function lotsOf(stores: StoresSnapshot, tray: TrayId | null, wanted: string): St
   }
   return [...sums]
     .map(([element, { qty, grades }]) => ({ element, qty, grades: [...grades].join(', ') }))
-    .sort((a, b) => elementName(a.element).localeCompare(elementName(b.element), 'en', { numeric: true }));
+    .sort((a, b) => byElementName(a.element, b.element));
 }
 
 function TrayList({
