@@ -75,7 +75,14 @@ function bigLog(lots: readonly ElementKey[], count: number): Entry[] {
   return [unpack, ...log];
 }
 
+/** All figures that need no screen. */
 export function benchCore(): void {
+  benchTally();
+  benchLine();
+  benchRows();
+}
+
+export function benchTally(): void {
   const lots = elements(1500);
   const log = bigLog(lots, 20_000);
   const price = () => 5;
@@ -92,8 +99,6 @@ export function benchCore(): void {
     takeTally(books, { of: 'build' }, price);
   });
   say('the same with one more entry', 'under 2 ms', summary(one));
-  benchLine();
-  benchRows();
 }
 
 function benchLine(): void {

@@ -40,7 +40,8 @@ export class GradeCounts {
   /** Grades that have pieces, or lack them, best first. */
   list(): [Grade, number][] {
     const all: [Grade, number][] = this.firstQty === 0 ? [] : [[this.first, this.firstQty]];
-    if (this.others) all.push(...this.others);
+    if (!this.others) return all;
+    all.push(...this.others);
     return all.sort(([a], [b]) => byGrade(a, b));
   }
 }
