@@ -21,10 +21,17 @@ test.describe('axe finds nothing', () => {
     test.slow();
     await openBuild(page, /Lightkeeper's House/);
     await isAccessible(page);
+    const mats: string[] = [];
     for (const mat of ['light mat', 'dark mat', 'middle mat']) {
       await page.getByRole('radio', { name: mat }).click();
+      mats.push(
+        await page
+          .getByRole('region', { name: 'On the model' })
+          .evaluate((e) => getComputedStyle(e).backgroundColor),
+      );
       await isAccessible(page);
     }
+    expect(mats).toEqual(['rgb(236, 236, 236)', 'rgb(74, 74, 74)', 'rgb(201, 201, 201)']);
     await page.locator('#call-line').fill('-2 brick 1x2');
     await isAccessible(page);
     await page.locator('#call-line').fill('');

@@ -72,7 +72,7 @@ function Bench() {
   };
   return (
     <PaletteProvider palette={bench.palette}>
-      <div data-mat={mat.mat} className="flex h-dvh flex-col">
+      <div className="flex h-dvh flex-col">
         <BenchBar acts={acts} mat={mat} />
         <BalanceBand
           effect={reading?.effect ?? null}

@@ -2,6 +2,7 @@
 
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
 import { deleteModification, toBuy } from '@/core/bench';
 import { offPieces, onPieces, sizeOf } from '@/core/ledger';
@@ -30,6 +31,10 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
   const scope = { of: 'modification', modification: modification.id } as const;
   const figures = booksInView({ bench, view, version }).figures(scope);
   const zone = bench.records.zone.get(modification.zone);
+  const head = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (open) head.current?.scrollIntoView({ block: 'nearest' });
+  }, [open]);
   const phase = modification.phase ? bench.records.phase.get(modification.phase) : undefined;
   return (
     <li
@@ -39,7 +44,7 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
         open ? 'border-ink bg-sheet my-1.5 rounded-lg border px-3' : 'border-b px-3',
       )}
     >
-      <div className="flex min-h-14 items-center gap-3 py-2">
+      <div ref={head} className="flex min-h-14 scroll-my-20 items-center gap-3 py-2">
         <button
           type="button"
           onClick={() => set({ selected: modification.id, marked: new Set() })}

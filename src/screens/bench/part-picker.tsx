@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import type { Colour } from '@/core/colour';
 import { placeOf } from '@/core/ledger';
 import {
+  byElementName,
   elementSearch,
   elementKey,
   elementName,
@@ -115,7 +116,10 @@ function search(
   wanted: string,
 ): ElementKey[] {
   const fits = [...all].filter(elementSearch(wanted));
-  return fits.sort((a, b) => (atHand.get(b) ?? 0) - (atHand.get(a) ?? 0) || (a < b ? -1 : 1));
+  const words = (e: ElementKey) => splitElementKey(e).part.split(' ').length;
+  return fits.sort(
+    (a, b) => (atHand.get(b) ?? 0) - (atHand.get(a) ?? 0) || words(a) - words(b) || byElementName(a, b),
+  );
 }
 
 interface ColourProps {

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import type { Modification } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
-import { modNo, pieces } from '@/ui/numbers';
+import { modNo } from '@/ui/numbers';
 import { useBench } from './bench-store';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
@@ -169,9 +169,6 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
       className="border-rule bg-wash mx-4 mb-2 flex flex-wrap items-center gap-2 rounded-md border px-3 py-1.5"
     >
       <b>{entries.length === 1 ? '1 entry' : `${entries.length} entries`} marked</b>
-      <span className="text-soft">
-        {pieces(entries.reduce((s, e) => s + e.movements.reduce((t, m) => t + m.qty, 0), 0))} moved
-      </span>
       <span className="flex-1" />
       <Button onClick={() => dialogs.place(entries)}>Placed</Button>
       <Button onClick={() => dialogs.plan(entries)}>Planned</Button>
@@ -182,7 +179,7 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
           const target = bench.records.modification.get(e.target.value);
           if (target) moved(target);
         }}
-        className="border-edge bg-sheet min-h-7 max-w-40 rounded-md border px-1"
+        className="border-edge bg-sheet min-h-7 w-28 rounded-md border px-1"
       >
         <option value="">Move to…</option>
         {bench.modifications.map((m) => (

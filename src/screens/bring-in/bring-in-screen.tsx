@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { count, money, pieces } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
+import { useMat } from '../common/use-mat';
 import { refusalWords } from '../words/refusal';
 import { BoxForm, emptyBox, type Box } from './box-form';
 import { memoryKey, useTable, type BringInWorld } from './bring-in-state';
@@ -26,6 +27,7 @@ const QUESTIONS = {
 export function BringInScreen({ world }: { world: BringInWorld }) {
   const tools = useTable(world);
   const router = useRouter();
+  useMat();
   const [boxes, setBoxes] = useState<readonly Box[]>([]);
   const [name, setName] = useState('');
   const [tray, setTray] = useState('New tray');
@@ -109,7 +111,7 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
   const looking = tools.state !== null;
   return (
     <PaletteProvider palette={tools.palette}>
-      <div data-mat="middle" className="flex min-h-dvh flex-col">
+      <div className="flex min-h-dvh flex-col">
         <AppHeader screen="Bring in" />
         <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-5">
           <h1 className="text-[24px] leading-tight">{QUESTIONS[world.purpose]}</h1>

@@ -9,6 +9,7 @@ import { buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, signed } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
+import { useMat } from '../common/use-mat';
 import { WorkspaceFiles } from './workspace-files';
 
 interface ShelfProps {
@@ -20,13 +21,14 @@ interface ShelfProps {
 export function ShelfScreen({ builds, palette }: ShelfProps) {
   const [wanted, setWanted] = useState('');
   const [archived, setArchived] = useState(false);
+  useMat();
   const shown = builds.filter(
     (b) => b.archived === archived && `${b.name} ${b.sets}`.toLowerCase().includes(wanted.toLowerCase()),
   );
   const put = builds.filter((b) => b.archived).length;
   return (
     <PaletteProvider palette={palette}>
-      <div data-mat="middle" className="flex min-h-dvh flex-col">
+      <div className="flex min-h-dvh flex-col">
         <AppHeader screen="Shelf" />
         <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-6">
           <div className="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">

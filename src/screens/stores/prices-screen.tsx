@@ -20,7 +20,7 @@ import { TurnButtons, useStoresActs } from './stores-bar';
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
 export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
   const [wanted, setWanted] = useState('');
-  const { mat } = useMat();
+  useMat();
   const acts = useStoresActs();
   const palette = useMemo(
     () => paletteOf(recordSetOf(stores.customColours.map((record) => ({ type: 'customColour', record })))),
@@ -44,7 +44,7 @@ export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
     );
   return (
     <PaletteProvider palette={palette}>
-      <div data-mat={mat} className="flex h-dvh flex-col">
+      <div className="flex h-dvh flex-col">
         <AppHeader screen="Prices" />
         <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
           <div className="mb-4 flex flex-wrap items-end gap-3">

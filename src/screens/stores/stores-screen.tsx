@@ -24,7 +24,7 @@ const COLUMNS = 6;
 export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
   const [tray, setTray] = useState<TrayId | null>(null);
   const [wanted, setWanted] = useState('');
-  const { mat } = useMat();
+  useMat();
   const acts = useStoresActs();
   const palette = useMemo(
     () => paletteOf(recordSetOf(stores.customColours.map((record) => ({ type: 'customColour', record })))),
@@ -37,7 +37,7 @@ export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
   const held = tray ? stores.trays.find((t) => t.id === tray) : undefined;
   return (
     <PaletteProvider palette={palette}>
-      <div data-mat={mat} className="flex h-dvh flex-col">
+      <div className="flex h-dvh flex-col">
         <AppHeader screen="Stores" />
         <main className="flex min-h-0 flex-1 flex-col px-4 py-5">
           <div className="mb-4 flex flex-wrap items-end gap-3">

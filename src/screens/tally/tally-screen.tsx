@@ -18,11 +18,13 @@ import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, signed } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
+import { useMat } from '../common/use-mat';
 
 /** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   const bench = useMemo(() => new Workbench(snapshot), [snapshot]);
   const [planned, setPlanned] = useState(false);
+  useMat();
   const books = planned ? bench.planned : bench.built;
   const build = bench.records.build.get(bench.build);
   const tally = takeTally(books, { of: 'build' }, bench.priceOf);
@@ -30,7 +32,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   const copies = [...bench.records.copy.values()];
   return (
     <PaletteProvider palette={bench.palette}>
-      <div data-mat="middle" className="flex min-h-dvh flex-col">
+      <div className="flex min-h-dvh flex-col">
         <AppHeader
           build={{ id: bench.build, name: build?.name ?? '', says: `${count(f.shipped)} pieces as shipped` }}
           screen="Tally"
