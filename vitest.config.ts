@@ -9,7 +9,7 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    include: ['src/**/*.test.{ts,tsx}'],
     testTimeout: 60_000,
     setupFiles: ['src/core/testing/seed.ts'],
   },

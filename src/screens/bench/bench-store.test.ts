@@ -1,0 +1,226 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { deleteEntries, logLine, markDone, markPlanned, readLine } from '@/core/bench';
+import { changed, FIGURES, type Action, type Entry } from '@/core/ledger';
+import { asId, type BuildId } from '@/core/shared/ids';
+import { pick, seededRandom } from '@/core/shared/random';
+import { currentRevision, stepsSince } from '@/data/actions';
+import { unbalanced } from '@/data/balances';
+import { perform, turn } from '@/server/perform';
+import { takeSnapshot } from '@/server/snapshot';
+import { NOW, testBuild, type TestBuild } from '@/server/testing/workspace';
+import { makeBenchStore, type BenchStore } from './bench-store';
+
+let t: TestBuild;
+/** What the network does to each request: let it through, lose it, or lose its answer. */
+let weather: () => 'fine' | 'lost' | 'answer lost' = () => 'fine';
+
+/** The server, without the network between: the same use-cases behind the same paths. */
+function serve(path: string, body: unknown): unknown {
+  const wrap = (r: { ok: boolean }) => r;
+  if (path === '/api/actions') return wrap(perform(t.handle, body as Action, NOW));
+  if (path === '/api/turns') {
+    const { request, scope, direction } = body as {
+      request: string;
+      scope: string;
+      direction: 'undo' | 'redo';
+    };
+    return wrap(turn(t.handle, request, scope, direction));
+  }
+  const snapshot = /^\/api\/builds\/(.+)\/snapshot$/.exec(path);
+  if (snapshot) return { ok: true, value: takeSnapshot(t.handle, asId<BuildId>(snapshot[1]!)) };
+  const since = /^\/api\/steps\?since=(\d+)$/.exec(path);
+  if (since)
+    return {
+      ok: true,
+      value: { revision: currentRevision(t.handle.db), steps: stepsSince(t.handle.db, Number(since[1])) },
+    };
+  throw new Error(`no path ${path}`);
+}
+
+beforeEach(() => {
+  t = testBuild();
+  weather = () => 'fine';
+  vi.stubGlobal('fetch', async (path: string, init?: { body?: string }) => {
+    await new Promise((done) => setTimeout(done, 0));
+    const sky = weather();
+    if (sky === 'lost') throw new TypeError('no network');
+    const answer = JSON.parse(
+      JSON.stringify(serve(path, init?.body ? JSON.parse(init.body) : undefined)),
+    ) as unknown;
+    if (sky === 'answer lost') throw new TypeError('no network');
+    return { json: async () => answer };
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const window_ = (): BenchStore => makeBenchStore(takeSnapshot(t.handle, t.build)!);
+const settled = (store: BenchStore) =>
+  vi.waitFor(() => expect(store.getState().waiting).toBe(0), { timeout: 8000, interval: 5 });
+const entries = (store: BenchStore): Entry[] =>
+  store.getState().bench.entries.filter((e) => e.modification !== null);
+const out = (store: BenchStore) => store.getState().bench.built.figures({ of: 'build' }).out;
+
+function say(store: BenchStore, line: string): boolean {
+  const { bench, perform: act, source } = store.getState();
+  const reading = readLine(bench, line, { modification: bench.modifications[0]!, planned: false });
+  if (reading.ready) act(logLine(bench, reading, line, source()));
+  return reading.ready;
+}
+
+describe('a window', () => {
+  it('shows a line at once, and has it acknowledged afterwards', async () => {
+    const store = window_();
+    say(store, '-2 plate 2x3 chalk');
+    expect([out(store), store.getState().waiting]).toEqual([2, 1]);
+    await settled(store);
+    expect(t.open().built.figures({ of: 'build' }).out).toBe(2);
+    expect(store.getState()).toMatchObject({
+      revision: currentRevision(t.handle.db),
+      notice: null,
+      turns: { undo: 'log -2 plate 2x3 chalk' },
+    });
+  });
+
+  it('keeps what cannot be sent, says so, and sends it again: it counts once', async () => {
+    const store = window_();
+    const skies = ['lost', 'answer lost', 'fine'] as const;
+    let n = 0;
+    weather = () => skies[Math.min(n++, 2)]!;
+    say(store, '-2 plate 2x3 chalk');
+    await vi.waitFor(() => expect(store.getState().notice?.text).toContain('cannot be reached'));
+    await settled(store);
+    expect(store.getState().notice).toBeNull();
+    expect([out(store), t.open().built.figures({ of: 'build' }).out]).toEqual([2, 2]);
+  });
+
+  it('takes back what is refused, says why, and shows the books as they are', async () => {
+    const [one, two] = [window_(), window_()];
+    say(one, '-39 plate 2x3 chalk');
+    await settled(one);
+    say(two, '-5 plate 2x3 chalk');
+    expect(out(two)).toBe(5);
+    await settled(two);
+    await vi.waitFor(() =>
+      expect(two.getState().notice?.text).toMatch(/too few: 4 plate 2x3 chalk in Porch short/),
+    );
+    expect(out(two)).toBe(39);
+    expect(two.getState().notice?.kind).toBe('refused');
+  });
+
+  it('goes on after a refusal with what was logged behind it', async () => {
+    const [one, two] = [window_(), window_()];
+    say(one, '-39 plate 2x3 chalk');
+    await settled(one);
+    say(two, '-5 plate 2x3 chalk');
+    say(two, '-3 brick 1x2 ash');
+    await settled(two);
+    await vi.waitFor(() => expect(out(two)).toBe(42));
+    expect(t.open().built.figures({ of: 'build' }).out).toBe(42);
+  });
+
+  it('undoes and redoes, and says what', async () => {
+    const store = window_();
+    say(store, '-2 plate 2x3 chalk');
+    await store.getState().turn('undo');
+    expect([out(store), store.getState().notice?.text]).toEqual([0, 'Undone: log -2 plate 2x3 chalk']);
+    await store.getState().turn('redo');
+    expect([out(store), store.getState().notice?.text]).toEqual([2, 'Done again: log -2 plate 2x3 chalk']);
+    await store.getState().turn('redo');
+    expect(store.getState().notice).toMatchObject({ kind: 'refused', text: 'There is nothing to redo.' });
+  });
+
+  it('refuses by itself what it can see no longer fits', async () => {
+    const store = window_();
+    say(store, '-2 plate 2x3 chalk');
+    const [e] = entries(store);
+    store.getState().perform(deleteEntries([e!]));
+    store.getState().perform(deleteEntries([e!]));
+    expect(store.getState()).toMatchObject({ waiting: 2, notice: { kind: 'refused' } });
+    await settled(store);
+  });
+});
+
+describe('two windows', () => {
+  it('the second is told what the first did, when it next looks and when it next logs', async () => {
+    const [one, two] = [window_(), window_()];
+    say(one, '-2 plate 2x3 chalk');
+    await settled(one);
+    await two.getState().catchUp();
+    expect(two.getState().notice).toMatchObject({
+      kind: 'elsewhere',
+      text: 'Changed in another window: log -2 plate 2x3 chalk.',
+    });
+    expect(out(two)).toBe(2);
+    say(one, '-3 brick 1x2 ash');
+    await settled(one);
+    say(two, '-1 arch 1x4 ash @gallery');
+    await settled(two);
+    await vi.waitFor(() => expect(two.getState().notice?.text).toContain('log -3 brick 1x2 ash'));
+    expect(
+      entries(two)
+        .map((e) => e.no)
+        .sort(),
+    ).toEqual([1, 2, 3]);
+  });
+
+  it('is not told of what it did itself', async () => {
+    const store = window_();
+    say(store, '-2 plate 2x3 chalk');
+    await settled(store);
+    await store.getState().catchUp();
+    expect(store.getState().notice).toBeNull();
+  });
+
+  it.each([1, 2, 3, 4, 5, 6])(
+    'end with the same books, whatever both do at once (seed %i)',
+    async (seed) => {
+      const random = seededRandom(seed);
+      const stores = [window_(), window_()];
+      weather = () => (random() < 0.08 ? (random() < 0.5 ? 'lost' : 'answer lost') : 'fine');
+      const lines = [
+        '-2 plate 2x3 chalk',
+        '+3 brick 1x2 ash',
+        '~1 arch 1x4 ash > bark @gallery',
+        '+4 tile 1x2 bark plan',
+        '-1 brick 1x2 ash / +2 tile 2x2 slate',
+        '!1 brick 1x2 ash',
+      ];
+      for (let n = 0; n < 25; n++) {
+        const store = pick(random, stores);
+        const { bench, perform: act, source, turn: back, catchUp } = store.getState();
+        const held = entries(store);
+        const chance = random();
+        if (chance < 0.55 || held.length === 0) say(store, pick(random, lines));
+        else if (chance < 0.65) act(deleteEntries([pick(random, held)]));
+        else if (chance < 0.75) act(markPlanned([pick(random, held)]));
+        else if (chance < 0.85) {
+          const done = markDone(bench, [pick(random, held)], source());
+          if (done.ok && done.value.diff.changed.length > 0) act(done.value);
+        } else if (chance < 0.92)
+          act({ label: 'note', diff: changed('entry', pick(random, held), { note: `n${n}` }) });
+        else if (chance < 0.96) await back(random() < 0.7 ? 'undo' : 'redo');
+        else await catchUp();
+        if (random() < 0.4) await new Promise((done) => setTimeout(done, 2));
+      }
+      weather = () => 'fine';
+      for (const store of stores) await settled(store);
+      for (const store of stores) {
+        await store.getState().catchUp();
+        await settled(store);
+      }
+      const truth = t.open();
+      expect(unbalanced(t.handle.db)).toEqual([]);
+      for (const store of stores) {
+        const { bench } = store.getState();
+        for (const f of FIGURES)
+          expect([f, bench.planned.figures({ of: 'build' })[f]]).toEqual([
+            f,
+            truth.planned.figures({ of: 'build' })[f],
+          ]);
+        const ids = (list: readonly Entry[]) => list.map((e) => `${e.id} ${e.state} ${e.note}`).sort();
+        expect(ids(bench.entries)).toEqual(ids(truth.entries));
+      }
+    },
+    60_000,
+  );
+});

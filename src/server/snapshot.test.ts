@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { Workbench } from '@/core/bench';
+import { FIGURES, storesAccount } from '@/core/ledger';
+import { asId, type BuildId } from '@/core/shared/ids';
+import { el } from '@/core/testing/world';
+import { readRecords } from '@/data/records';
+import { turnLabels } from '@/data/actions';
+import { readShelf } from './shelf';
+import { openWorkbench, takeSnapshot, takeStores } from './snapshot';
+import { takeStock } from './take-in';
+import { turn } from './perform';
+import { NOW, testBuild } from './testing/workspace';
+
+const nothing = { colours: { made: [], matched: [] }, memory: null };
+const ash = el('tile 2x2', 'ash');
+
+function withStores(qty: number) {
+  const one = testBuild();
+  takeStock(
+    {
+      request: 'stock',
+      tray: 'A1',
+      lots: [{ element: ash, qty, condition: null, tray: '', place: '', worth: null }],
+      ...nothing,
+    },
+    { handle: one.handle, newId: one.newId, now: NOW },
+  );
+  return one;
+}
+
+describe('a snapshot', () => {
+  it('sent and opened again gives the same books', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk; +3 brick 1x2 ash at 0.07; +4 tile 2x2 slate plan');
+    const sent = JSON.parse(JSON.stringify(takeSnapshot(t.handle, t.build))) as NonNullable<
+      ReturnType<typeof takeSnapshot>
+    >;
+    const [here, there] = [t.open(), new Workbench(sent)];
+    for (const f of FIGURES)
+      expect([f, there.planned.figures({ of: 'build' })[f]]).toEqual([
+        f,
+        here.planned.figures({ of: 'build' })[f],
+      ]);
+    expect(there.built.balances.rows()).toEqual(here.built.balances.rows());
+  });
+
+  it('of a build that is not there is none', () => {
+    expect(takeSnapshot(testBuild().handle, asId<BuildId>('none'))).toBeUndefined();
+    expect(openWorkbench(testBuild().handle, asId<BuildId>('none'))).toBeUndefined();
+  });
+
+  it('says what would be undone and redone next', () => {
+    const t = testBuild();
+    t.log('-2 plate 2x3 chalk');
+    expect(takeSnapshot(t.handle, t.build)?.turns).toEqual({ undo: 'log -2 plate 2x3 chalk', redo: null });
+    turn(t.handle, 'u', t.build, 'undo');
+    expect(turnLabels(t.handle.db, t.build)).toEqual({
+      undo: 'add modification First',
+      redo: 'log -2 plate 2x3 chalk',
+    });
+  });
+});
+
+describe('stores that builds share', () => {
+  it('are what another build’s done entries leave; its plans count in the plan only', () => {
+    const one = withStores(10);
+    const two = testBuild(one.handle, 'other');
+    const tray = storesAccount(readRecords(one.handle.db, 'tray')[0]!.id);
+    one.log('+4 tile 2x2 ash from stores; +3 tile 2x2 ash from stores plan');
+    expect(two.open().built.balances.at(tray, ash)).toBe(6);
+    expect(two.open().planned.balances.at(tray, ash)).toBe(3);
+    expect(one.open().planned.balances.at(tray, ash)).toBe(3);
+  });
+
+  it('cannot be emptied twice: the second build is refused by name', () => {
+    const one = withStores(5);
+    const two = testBuild(one.handle, 'other');
+    const late = two.open();
+    one.log('+5 tile 2x2 ash from stores');
+    expect(() => two.log('+1 tile 2x2 ash from stores')).toThrow(/not at hand/);
+    expect(late.callContext().atHand(ash)).toBe(true);
+  });
+
+  it('are listed with their trays, and an import that was used cannot be undone', () => {
+    const one = withStores(5);
+    expect(takeStores(one.handle)).toMatchObject({
+      trays: [{ name: 'A1' }],
+      rows: [{ element: ash, qty: 5 }],
+    });
+    one.log('+5 tile 2x2 ash from stores');
+    expect(takeStores(one.handle).rows).toEqual([]);
+    expect(turn(one.handle, 'u', 'stores', 'undo')).toMatchObject({
+      ok: false,
+      reason: { refused: 'overdrawn' },
+    });
+  });
+});
+
+describe('the shelf', () => {
+  it('shows each build’s figures, and follows them', () => {
+    const t = testBuild();
+    expect(readShelf(t.handle)).toMatchObject([
+      { name: 'Test house', onModel: 112, net: 0, modifications: 1, planned: 0, standIns: 0 },
+    ]);
+    t.log('-2 plate 2x3 chalk; ?3 tile 2x2 ash for bark at 0.10; +1 brick 1x2 ash plan');
+    const [build] = readShelf(t.handle);
+    expect(build).toMatchObject({
+      onModel: 113,
+      net: 1,
+      outOfPocket: 30,
+      sparesLeft: 4,
+      planned: 1,
+      standIns: 3,
+    });
+    expect(build!.most[0]).toEqual([el('brick 1x2', 'ash'), 60]);
+    expect(build!.sets).toBe('Test house, second-hand');
+  });
+});
