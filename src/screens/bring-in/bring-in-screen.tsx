@@ -191,8 +191,8 @@ function Summary({
   const total = good.reduce((s, r) => s + r.qty, 0);
   const taken =
     purpose === 'prices'
-      ? `${count(good.length)} prices will be set`
-      : `${pieces(total)} in ${count(good.length)} rows will be taken`;
+      ? `${count(good.length)} ${good.length === 1 ? 'price' : 'prices'} will be set`
+      : `${pieces(total)} in ${count(good.length)} ${good.length === 1 ? 'row' : 'rows'} will be taken`;
   return (
     <>{`${taken}${faulty > 0 ? `; ${count(faulty)} ${faulty === 1 ? 'row has a fault' : 'rows have faults'} and will not be` : ''}.`}</>
   );
