@@ -16,58 +16,25 @@ export function OptionFields({
   options: Options;
   onChange: (o: Options) => void;
 }) {
-  const bench = useBench((s) => s.bench);
   const set = (change: Partial<Options>) => onChange({ ...o, ...change });
   const joins = !['remove', 'move', 'missing'].includes(kind);
   const leaves = !['add', 'made-good', 'stand-in', 'move', 'missing'].includes(kind);
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Field label={kind === 'swap' ? 'How many off' : 'How many'}>
-        <Input
-          type="number"
-          min={1}
-          max={100000}
-          value={o.qty}
-          onChange={(e) => set({ qty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
-          className="w-20"
-        />
+        <Pieces value={o.qty} onChange={(qty) => set({ qty })} />
       </Field>
       {kind === 'swap' && (
         <Field label="How many on">
-          <Input
-            type="number"
-            min={1}
-            max={100000}
-            value={o.onQty}
-            onChange={(e) => set({ onQty: Math.max(1, Math.floor(Number(e.target.value)) || 1) })}
-            className="w-20"
-          />
+          <Pieces value={o.onQty} onChange={(onQty) => set({ onQty })} />
         </Field>
       )}
       <Field label={kind === 'move' ? 'From zone' : 'Zone'}>
-        <Select value={o.zone} onChange={(e) => set({ zone: e.target.value as ZoneId })} className="max-w-44">
-          <option value="">the modification’s</option>
-          {bench.zones.map((z) => (
-            <option key={z.id} value={z.id}>
-              {z.name}
-            </option>
-          ))}
-        </Select>
+        <ZoneSelect none="the modification’s" value={o.zone} onChange={(zone) => set({ zone })} />
       </Field>
       {kind === 'move' && (
         <Field label="To zone">
-          <Select
-            value={o.toZone}
-            onChange={(e) => set({ toZone: e.target.value as ZoneId })}
-            className="max-w-44"
-          >
-            <option value="">choose…</option>
-            {bench.zones.map((z) => (
-              <option key={z.id} value={z.id}>
-                {z.name}
-              </option>
-            ))}
-          </Select>
+          <ZoneSelect none="choose…" value={o.toZone} onChange={(toZone) => set({ toZone })} />
         </Field>
       )}
       {joins && (
@@ -135,5 +102,38 @@ export function OptionFields({
         hidden
       </label>
     </div>
+  );
+}
+
+function Pieces({ value, onChange }: { value: number; onChange: (value: number) => void }) {
+  return (
+    <Input
+      type="number"
+      min={1}
+      max={100000}
+      value={value}
+      onChange={(e) => onChange(Math.max(1, Math.floor(Number(e.target.value)) || 1))}
+      className="w-20"
+    />
+  );
+}
+
+interface ZoneSelectProps {
+  readonly none: string;
+  readonly value: ZoneId | '';
+  readonly onChange: (zone: ZoneId) => void;
+}
+
+function ZoneSelect({ none, value, onChange }: ZoneSelectProps) {
+  const bench = useBench((s) => s.bench);
+  return (
+    <Select value={value} onChange={(e) => onChange(e.target.value as ZoneId)} className="max-w-44">
+      <option value="">{none}</option>
+      {bench.zones.map((z) => (
+        <option key={z.id} value={z.id}>
+          {z.name}
+        </option>
+      ))}
+    </Select>
   );
 }

@@ -46,7 +46,6 @@ export function ZonesDialog({ onClose }: { onClose: () => void }) {
 function ZoneRow({ zone }: { zone: Zone }) {
   const bench = useBench((s) => s.bench);
   const perform = useBench((s) => s.perform);
-  const [name, setName] = useState(zone.name);
   const isRoot = zone.parent === null;
   const there = bench.planned.balances.total(modelAccount(zone.id));
   const used =
@@ -57,23 +56,11 @@ function ZoneRow({ zone }: { zone: Zone }) {
       e.movements.some((m) => m.from === modelAccount(zone.id) || m.to === modelAccount(zone.id)),
     );
   const below = bench.planned.nested(zone.id);
-  const rename = () => {
-    const next = name.trim();
-    if (next && next !== zone.name)
-      perform({ label: `rename zone ${zone.name}`, diff: changed('zone', zone, { name: next }) });
-    else setName(zone.name);
-  };
+  const rename = (next: string) =>
+    perform({ label: `rename zone ${zone.name}`, diff: changed('zone', zone, { name: next }) });
   return (
     <li className="flex items-center gap-2">
-      <Input
-        aria-label={`Name of zone ${zone.name}`}
-        value={name}
-        maxLength={200}
-        onChange={(e) => setName(e.target.value)}
-        onBlur={rename}
-        onKeyDown={(e) => e.key === 'Enter' && rename()}
-        className="min-w-0 flex-1"
-      />
+      <NameInput label={`Name of zone ${zone.name}`} name={zone.name} onRename={rename} />
       {!isRoot && (
         <Select
           aria-label={`${zone.name} lies in`}
@@ -126,25 +113,12 @@ function AddZone() {
 function PhaseRow({ phase }: { phase: Phase }) {
   const bench = useBench((s) => s.bench);
   const perform = useBench((s) => s.perform);
-  const [name, setName] = useState(phase.name);
   const inIt = bench.modifications.filter((m) => m.phase === phase.id).length;
-  const rename = () => {
-    const next = name.trim();
-    if (next && next !== phase.name)
-      perform({ label: `rename phase ${phase.name}`, diff: changed('phase', phase, { name: next }) });
-    else setName(phase.name);
-  };
+  const rename = (next: string) =>
+    perform({ label: `rename phase ${phase.name}`, diff: changed('phase', phase, { name: next }) });
   return (
     <li className="flex items-center gap-2">
-      <Input
-        aria-label={`Name of phase ${phase.name}`}
-        value={name}
-        maxLength={200}
-        onChange={(e) => setName(e.target.value)}
-        onBlur={rename}
-        onKeyDown={(e) => e.key === 'Enter' && rename()}
-        className="min-w-0 flex-1"
-      />
+      <NameInput label={`Name of phase ${phase.name}`} name={phase.name} onRename={rename} />
       <span className="text-faint text-[12px]">{inIt} modifications</span>
       <Button
         disabled={inIt > 0}
@@ -206,5 +180,34 @@ function AddLine({
         Add
       </Button>
     </form>
+  );
+}
+
+/** A name that can be changed in place: kept on Enter and on leaving, put back when it is left empty. */
+function NameInput({
+  label,
+  name,
+  onRename,
+}: {
+  label: string;
+  name: string;
+  onRename: (name: string) => void;
+}) {
+  const [text, setText] = useState(name);
+  const keep = () => {
+    const next = text.trim();
+    if (next && next !== name) onRename(next);
+    else setText(name);
+  };
+  return (
+    <Input
+      aria-label={label}
+      value={text}
+      maxLength={200}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={keep}
+      onKeyDown={(e) => e.key === 'Enter' && keep()}
+      className="min-w-0 flex-1"
+    />
   );
 }

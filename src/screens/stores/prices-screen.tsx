@@ -3,7 +3,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
-import { paletteOf, recordSetOf } from '@/core/bench';
 import { changed, type Price } from '@/core/ledger';
 import { byElementName, elementName, elementSearch } from '@/core/parts';
 import { moneyAsDecimal, readMoney } from '@/core/shared/money';
@@ -15,17 +14,14 @@ import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useMat } from '../common/use-mat';
-import { TurnButtons, useStoresActs } from './stores-bar';
+import { TurnButtons, useStoresActs, useStoresPalette } from './stores-bar';
 
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
 export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
   const [wanted, setWanted] = useState('');
   useMat();
   const acts = useStoresActs();
-  const palette = useMemo(
-    () => paletteOf(recordSetOf(stores.customColours.map((record) => ({ type: 'customColour', record })))),
-    [stores.customColours],
-  );
+  const palette = useStoresPalette(stores);
   const shown = useMemo(() => {
     const fits = elementSearch(wanted);
     return stores.prices.filter((p) => fits(p.element)).sort((a, b) => byElementName(a.element, b.element));

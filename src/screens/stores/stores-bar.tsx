@@ -2,13 +2,22 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { Turns } from '@/core/bench';
+import { useMemo, useState } from 'react';
+import { paletteOf, recordSetOf, type Turns } from '@/core/bench';
 import { STORES_SCOPE, type Diff } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
+import type { StoresSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { sendAction, sendTurn } from '../common/server-client';
 import { refusalWords } from '../words/refusal';
+
+/** The colours that the workspace's parts are drawn in. */
+export function useStoresPalette({ customColours }: StoresSnapshot) {
+  return useMemo(
+    () => paletteOf(recordSetOf(customColours.map((record) => ({ type: 'customColour', record })))),
+    [customColours],
+  );
+}
 
 /** Doing and undoing what belongs to the stores: sends, says what came of it, and shows the books as they are then. */
 export function useStoresActs() {

@@ -4,7 +4,6 @@ import clsx from 'clsx';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
-import { paletteOf, recordSetOf } from '@/core/bench';
 import { accountOwner, changed, priceLookup, type Tray } from '@/core/ledger';
 import { byElementName, elementName, elementSearch, type ElementKey } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
@@ -16,7 +15,7 @@ import { Input } from '@/ui/field';
 import { count, money, pieces } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useMat } from '../common/use-mat';
-import { TurnButtons, useStoresActs } from './stores-bar';
+import { TurnButtons, useStoresActs, useStoresPalette } from './stores-bar';
 
 const COLUMNS = 6;
 
@@ -26,10 +25,7 @@ export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
   const [wanted, setWanted] = useState('');
   useMat();
   const acts = useStoresActs();
-  const palette = useMemo(
-    () => paletteOf(recordSetOf(stores.customColours.map((record) => ({ type: 'customColour', record })))),
-    [stores.customColours],
-  );
+  const palette = useStoresPalette(stores);
   const priceOf = useMemo(() => priceLookup(stores.prices), [stores.prices]);
   const total = stores.rows.reduce((s, r) => s + r.qty, 0);
   const worth = stores.rows.reduce((s, r) => s + (priceOf(r.element, r.grade) ?? 0) * r.qty, 0);
