@@ -1,4 +1,13 @@
-import { added, changed, joinDiffs, orderAccount, placeOf, type Entry, type Order } from '../ledger';
+import {
+  added,
+  BLANK_ENTRY,
+  changed,
+  joinDiffs,
+  orderAccount,
+  placeOf,
+  type Entry,
+  type Order,
+} from '../ledger';
 import { asId, type EntryId, type OrderId } from '../shared/ids';
 import type { Command, Source } from './command';
 import type { Workbench } from './workbench';
@@ -29,7 +38,8 @@ export function placeOrder(
         e.movements.filter((m) => placeOf(m.from) === 'outside').map((m) => ({ ...m, to: at })),
       );
     return {
-      ...ORDER_ENTRY,
+      ...BLANK_ENTRY,
+      kind: 'order',
       id: asId<EntryId>(source.newId()),
       build: bench.build,
       modification,
@@ -51,17 +61,3 @@ export function placeOrder(
     diff: joinDiffs(added('order', order), added('entry', ...bought), ...planned),
   };
 }
-
-const ORDER_ENTRY: Omit<Entry, 'id' | 'build' | 'modification' | 'no' | 'order' | 'loggedAt' | 'movements'> =
-  {
-    kind: 'order',
-    state: 'done',
-    position: 0,
-    why: null,
-    note: '',
-    hidden: false,
-    standsFor: null,
-    whatIf: null,
-    assembly: null,
-    line: null,
-  };

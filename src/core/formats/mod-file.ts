@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  BLANK_ENTRY,
   accountOwner,
   joinDiffs,
   added,
@@ -227,21 +228,10 @@ export const stockEntry = (
   note: string,
   now: string,
 ): Entry => ({
+  ...BLANK_ENTRY,
   id,
-  build: null,
-  modification: null,
   kind: 'stock',
-  state: 'done',
-  no: 0,
-  position: 0,
-  why: null,
   note: note.slice(0, LIMITS.name),
-  hidden: false,
-  standsFor: null,
-  whatIf: null,
-  assembly: null,
-  order: null,
-  line: null,
   loggedAt: now,
   movements,
 });

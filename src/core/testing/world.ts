@@ -3,6 +3,7 @@ import { elementKey, readPartName, type ElementKey } from '../parts';
 import {
   added,
   Books,
+  BLANK_ENTRY,
   BLANK_INTENT,
   CONDITIONS,
   donorAccount,
@@ -122,26 +123,8 @@ export function entry(
   movements: readonly Movement[],
   more: Partial<Entry> = {},
 ): Entry {
-  return {
-    id: asId<EntryId>(id),
-    build: BUILD,
-    modification: null,
-    kind,
-    state: 'done',
-    no: 0,
-    position: 0,
-    why: null,
-    note: '',
-    hidden: false,
-    standsFor: null,
-    whatIf: null,
-    assembly: null,
-    order: null,
-    line: null,
-    loggedAt: '2026-01-01T00:00:00Z',
-    movements,
-    ...more,
-  };
+  const loggedAt = '2026-01-01T00:00:00Z';
+  return { ...BLANK_ENTRY, id: asId<EntryId>(id), build: BUILD, kind, loggedAt, movements, ...more };
 }
 
 /** A build with a copy unpacked, stores, a donor and an order, ready to be worked on. */

@@ -93,13 +93,13 @@ export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
                           <bdi className="min-w-0 flex-1 truncate">{elementName(price.element)}</bdi>
                           <PriceInput
                             name={`New price of ${elementName(price.element)}`}
-                            words="new"
+                            words="new £"
                             value={price.newPrice}
                             onKeep={(newPrice) => set(price, { newPrice })}
                           />
                           <PriceInput
                             name={`Used price of ${elementName(price.element)}`}
-                            words="used"
+                            words="used £"
                             value={price.usedPrice}
                             onKeep={(usedPrice) => set(price, { usedPrice })}
                           />
