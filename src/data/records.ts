@@ -25,11 +25,37 @@ const TABLES = {
   customColour: t.customColours,
   colourAlias: t.colourAliases,
   columnMemory: t.columnMemories,
+  surveyCard: t.surveyCards,
+  countLine: t.countLines,
+  finding: t.findings,
+  reading: t.readings,
+  exposure: t.exposures,
+  scheme: t.schemes,
+  leftSlip: t.leftSlips,
+  whitening: t.whitenings,
+  madeIn: t.madeIns,
+  setting: t.settings,
   entry: t.entries,
 } satisfies Record<RecordType, unknown>;
 
 /** Tables whose records belong to a build. */
-const OF_BUILD = ['copy', 'zone', 'phase', 'modification', 'whatIf', 'assembly', 'order', 'entry'] as const;
+const OF_BUILD = [
+  'copy',
+  'zone',
+  'phase',
+  'modification',
+  'whatIf',
+  'assembly',
+  'order',
+  'surveyCard',
+  'countLine',
+  'finding',
+  'exposure',
+  'scheme',
+  'leftSlip',
+  'whitening',
+  'entry',
+] as const;
 type OfBuild = (typeof OF_BUILD)[number];
 
 const isOfBuild = (type: RecordType): type is OfBuild => (OF_BUILD as readonly string[]).includes(type);

@@ -17,6 +17,7 @@ export const MARK_OF: Readonly<Record<EntryKind, GlyphMark>> = {
   stock: 'in',
   order: 'in',
   transfer: 'moved',
+  regrade: 'refreshed',
 };
 
 const SHAPES: Readonly<Record<GlyphMark, string>> = {

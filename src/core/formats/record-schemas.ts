@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import {
   CONDITIONS,
+  DISPLAYS,
   ENTRY_KIND_NAMES,
   isAccountKey,
+  FINDING_KINDS,
   isGrade,
   RECORD_TYPES,
+  SEEN,
   WHYS,
   type AccountKey,
   type Diff,
@@ -52,6 +55,13 @@ const movement = z.strictObject({
   to: account,
   worth: money.nullable(),
 });
+
+const longId = z.string().min(1).max(LIMITS.element + LIMITS.id);
+const qty = z.int().min(0).max(LIMITS.qty);
+const date = z.string().max(40);
+const year = z.int().min(1900).max(2200);
+const span = z.number().min(0).max(100_000);
+const size = z.strictObject({ length: span, width: span, height: span });
 
 const lots = z
   .array(z.strictObject({ element: elementSchema, qty: z.int().min(1).max(LIMITS.qty) }))
@@ -111,6 +121,83 @@ const shapes = {
     id: z.string().max(LIMITS.note),
     roles: z.array(z.string().max(40)).max(200),
   }),
+  surveyCard: z.strictObject({
+    id,
+    build: id,
+    display: z.enum(DISPLAYS),
+    away: z.array(id).max(2000),
+    found: size.nullable(),
+    built: size.nullable(),
+  }),
+  countLine: z
+    .strictObject({
+      id,
+      build: id,
+      copy: id,
+      zone: id,
+      element: elementSchema,
+      expected: qty,
+      there: qty,
+      broken: qty,
+      faded: qty,
+      bare: qty,
+      wanted: z.boolean(),
+      at: date,
+    })
+    .refine((c) => c.there + c.broken <= c.expected && c.faded + c.bare <= c.there, {
+      message: 'more pieces counted than the box holds',
+    }),
+  finding: z.strictObject({
+    id,
+    build: id,
+    kind: z.enum(FINDING_KINDS),
+    zone: id,
+    lots,
+    to: elementSchema.nullable(),
+    note: text,
+    matters: z.int().min(1).max(3),
+    photo: id.nullable(),
+    modification: id.nullable(),
+    answer: z.enum(['there', 'lost']).nullable(),
+    dropped: z.boolean(),
+    at: date,
+  }),
+  reading: z.strictObject({
+    id,
+    account,
+    element: elementSchema,
+    batch: z.string().regex(/^[\w-]{1,40}$/),
+    qty: z.int().min(1).max(LIMITS.qty),
+    l: z.number().min(-20).max(120),
+    a: z.number().min(-200).max(200),
+    b: z.number().min(-200).max(200),
+    white: z.literal('D65'),
+    spread: z.number().min(0).max(1000),
+    count: z.int().min(1).max(1e9),
+    how: z.enum(['meter', 'photo']),
+    made: text,
+    measure: z.literal('CIEDE2000'),
+    trusted: z.boolean(),
+    doubt: text,
+    at: date,
+  }),
+  exposure: z.strictObject({ id: longId, build: id, zone: id, element: elementSchema, seen: z.enum(SEEN) }),
+  scheme: z.strictObject({ id, build: id, zone: id, colours: z.array(id).max(60) }),
+  leftSlip: z.strictObject({ id: longId, build: id, zone: id, element: elementSchema, reason: text }),
+  whitening: z.strictObject({
+    id,
+    build: id,
+    account,
+    element: elementSchema,
+    qty: z.int().min(1).max(LIMITS.qty),
+    before: id,
+    after: id.nullable(),
+    startedAt: date,
+    endedAt: date.nullable(),
+    note: text,
+  }),
+  madeIn: z.strictObject({ id: longId, element: elementSchema, from: year.nullable(), to: year.nullable() }),
+  setting: z.strictObject({ id, values: z.array(z.number().min(-1e9).max(1e9)).max(20) }),
   entry: z.strictObject({
     id,
     build: id.nullable(),

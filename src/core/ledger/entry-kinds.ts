@@ -19,7 +19,7 @@ export const LOGGED_KINDS = [
 export type LoggedKind = (typeof LOGGED_KINDS)[number];
 
 /** Kinds that bring pieces to the bench or put them away. */
-export const STOCK_KINDS = ['unpack', 'stock', 'order', 'transfer'] as const;
+export const STOCK_KINDS = ['unpack', 'stock', 'order', 'transfer', 'regrade'] as const;
 export type EntryKind = LoggedKind | (typeof STOCK_KINDS)[number];
 
 export const ENTRY_KIND_NAMES: readonly EntryKind[] = [...LOGGED_KINDS, ...STOCK_KINDS];
@@ -33,6 +33,8 @@ export interface KindRule {
   readonly joins?: 'in' | 'recoloured' | 'refreshed' | 'replaced' | 'madeGood' | 'shipped';
   /** True when as many pieces must join as leave. */
   readonly even: boolean;
+  /** True when the same pieces come back in another grade: it counts nowhere, and each element must come back whole. */
+  readonly regrades?: boolean;
 }
 
 const OFF: KindRule['routes'] = [
@@ -88,6 +90,15 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
       ['donor', 'gone'],
     ],
     even: false,
+  },
+  regrade: {
+    label: 'condition noted',
+    routes: (['model', 'spares', 'stores'] as const).flatMap((at) => [
+      [at, 'outside'] as const,
+      ['outside', at] as const,
+    ]),
+    even: true,
+    regrades: true,
   },
 };
 

@@ -51,6 +51,7 @@ export const noFigures = (): Figures => Object.fromEntries(FIGURES.map((f) => [f
 
 /** Adds `times` what an entry contributes to `sums`, in place. With `zones`, only what happens in those zones. */
 export function countEntry(sums: Figures, entry: Entry, times = 1, zones?: ReadonlySet<ZoneId>): void {
+  if (ENTRY_KINDS[entry.kind].regrades) return;
   for (const m of entry.movements) countMovement(sums, entry, m, times, zones);
 }
 

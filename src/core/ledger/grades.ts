@@ -1,21 +1,25 @@
 /** A piece's condition. A measured batch of faded or yellowed pieces is named after a colon: "faded:B3". */
 export type Grade = string & { readonly __kind: 'grade' };
 
-export const CONDITIONS = ['new', 'used', 'faded', 'yellowed', 'crazed', 'cracked'] as const;
+export const CONDITIONS = ['new', 'used', 'faded', 'yellowed', 'crazed', 'bare', 'cracked'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
-/** Smaller is better. Faded and yellowed are alike; a crazed sticker is worse, a cracked part worst. */
+/** Smaller is better. Faded and yellowed are alike; a crazed sticker, or a bare part that lost its sticker, is worse, a cracked part worst. */
 const RANK: Readonly<Record<Condition, number>> = {
   new: 0,
   used: 1,
   faded: 2,
   yellowed: 2,
   crazed: 3,
+  bare: 3,
   cracked: 4,
 };
 
 export const grade = (condition: Condition, batch = ''): Grade =>
   (batch ? `${condition}:${batch}` : condition) as Grade;
+
+/** The measured batch of a grade, "" when none. */
+export const batchOf = (g: Grade): string => g.split(':')[1] ?? '';
 
 export const conditionOf = (g: Grade): Condition => {
   const name = g.split(':')[0] as Condition;

@@ -12,6 +12,7 @@ export type EntryFault =
   | { readonly fault: 'same place'; readonly account: AccountKey }
   | { readonly fault: 'route'; readonly from: AccountKey; readonly to: AccountKey }
   | { readonly fault: 'uneven'; readonly off: number; readonly on: number }
+  | { readonly fault: 'not the same pieces'; readonly element: ElementKey; readonly place: AccountKey }
   | { readonly fault: 'grade'; readonly grade: string }
   | { readonly fault: 'worth'; readonly worth: number };
 
@@ -32,7 +33,21 @@ export function entryFault(entry: Entry): EntryFault | undefined {
     if (placeOf(m.to) === 'model') on += m.qty;
   }
   if (ENTRY_KINDS[entry.kind].even && off !== on) return { fault: 'uneven', off, on };
-  return undefined;
+  return ENTRY_KINDS[entry.kind].regrades ? regradeFault(entry) : undefined;
+}
+
+/** A regrade takes pieces out of a place and puts the same ones back: element by element, place by place. */
+function regradeFault(entry: Entry): EntryFault | undefined {
+  const away = new Map<string, { element: ElementKey; place: AccountKey; qty: number }>();
+  for (const m of entry.movements) {
+    const back = placeOf(m.from) === 'outside';
+    const place = back ? m.to : m.from;
+    const key = `${place} ${m.element}`;
+    const qty = (away.get(key)?.qty ?? 0) + (back ? -m.qty : m.qty);
+    away.set(key, { element: m.element, place, qty });
+  }
+  const torn = [...away.values()].find((a) => a.qty !== 0);
+  return torn && { fault: 'not the same pieces', element: torn.element, place: torn.place };
 }
 
 /** A real place that holds fewer than no pieces. */

@@ -16,6 +16,18 @@ import type { Minor } from '../shared/money';
 import type { AccountKey } from './accounts';
 import type { EntryKind, Why } from './entry-kinds';
 import type { Grade } from './grades';
+import type {
+  CountLine,
+  Exposure,
+  Finding,
+  LeftSlip,
+  MadeIn,
+  Reading,
+  Scheme,
+  Setting,
+  SurveyCard,
+  Whitening,
+} from './survey-records';
 
 /** Pieces of one element and grade going from one place to another. Both ends are always there. */
 export interface Movement {
@@ -180,6 +192,16 @@ export interface RecordTypes {
   customColour: CustomColour;
   colourAlias: ColourAlias;
   columnMemory: ColumnMemory;
+  surveyCard: SurveyCard;
+  countLine: CountLine;
+  finding: Finding;
+  reading: Reading;
+  exposure: Exposure;
+  scheme: Scheme;
+  leftSlip: LeftSlip;
+  whitening: Whitening;
+  madeIn: MadeIn;
+  setting: Setting;
   entry: Entry;
 }
 
@@ -205,5 +227,15 @@ export const RECORD_TYPES: readonly RecordType[] = [
   'customColour',
   'colourAlias',
   'columnMemory',
+  'surveyCard',
+  'countLine',
+  'finding',
+  'reading',
+  'exposure',
+  'scheme',
+  'leftSlip',
+  'whitening',
+  'madeIn',
+  'setting',
   'entry',
 ];

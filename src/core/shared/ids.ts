@@ -14,6 +14,11 @@ export type TrayId = Id<'tray'>;
 export type ColourId = Id<'colour'>;
 export type PartId = Id<'part'>;
 export type ActionId = Id<'action'>;
+export type CountLineId = Id<'countLine'>;
+export type FindingId = Id<'finding'>;
+export type ReadingId = Id<'reading'>;
+export type ExposureId = Id<'exposure'>;
+export type WhiteningId = Id<'whitening'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;
