@@ -5,8 +5,8 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
-  // Twenty megabytes of upload plus the form's own wrapping; the route checks the exact bound itself.
-  experimental: { proxyClientMaxBodySize: 21 * 1024 * 1024 },
+  // The largest upload there is, a backup; every route checks its own, smaller bound.
+  experimental: { proxyClientMaxBodySize: 257 * 1024 * 1024 },
 };
 
 export default config;

@@ -24,6 +24,7 @@ CREATE TABLE `exposures` (
 	`zone` text NOT NULL,
 	`element` text NOT NULL,
 	`seen` text NOT NULL,
+	`hidden` integer NOT NULL,
 	FOREIGN KEY (`build`) REFERENCES `builds`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`zone`) REFERENCES `zones`(`id`) ON UPDATE no action ON DELETE no action
 );

@@ -5,10 +5,12 @@ import extractTSConfig from 'dependency-cruiser/config-utl/extract-ts-config';
 const MAY_IMPORT = {
   core: [],
   data: ['core'],
-  server: ['data', 'core'],
-  demo: ['server', 'data', 'core'],
+  'stand-ins': ['core'],
+  workers: ['core'],
+  server: ['data', 'stand-ins', 'core'],
+  demo: ['server', 'data', 'stand-ins', 'core'],
   ui: ['core'],
-  screens: ['ui', 'core'],
+  screens: ['ui', 'workers', 'stand-ins', 'core'],
   app: ['screens', 'ui', 'server', 'data', 'core'],
 };
 

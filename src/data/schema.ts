@@ -174,7 +174,10 @@ export const countLines = sqliteTable(
   },
   (t) => [
     uniqueIndex('count_lines_lot').on(t.copy, t.zone, t.element),
-    check('count_lines_sum', sql`${t.there} >= 0 and ${t.broken} >= 0 and ${t.there} + ${t.broken} <= ${t.expected}`),
+    check(
+      'count_lines_sum',
+      sql`${t.there} >= 0 and ${t.broken} >= 0 and ${t.there} + ${t.broken} <= ${t.expected}`,
+    ),
   ],
 );
 
@@ -220,6 +223,7 @@ export const exposures = sqliteTable('exposures', {
   zone: ofZone(),
   element: text().notNull(),
   seen: text().notNull(),
+  hidden: integer().notNull(),
 });
 
 export const schemes = sqliteTable('schemes', {

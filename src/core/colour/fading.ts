@@ -26,10 +26,7 @@ export function asThresholds(values: readonly number[] | undefined): FadingThres
 }
 
 /** The grade of a difference in ΔE00: fadingGrade(0.4) = "cannot be seen". Asserts that it is not negative. */
-export function fadingGrade(
-  deltaE: number,
-  thresholds: FadingThresholds = DEFAULT_THRESHOLDS,
-): FadingGrade {
+export function fadingGrade(deltaE: number, thresholds: FadingThresholds = DEFAULT_THRESHOLDS): FadingGrade {
   assert(deltaE >= 0, 'a difference is not negative', deltaE);
   const above = thresholds.filter((t) => deltaE >= t).length;
   return FADING_GRADES[above] ?? 'seen across the room';

@@ -63,11 +63,7 @@ export function labOfXyzD65(xyz: Xyz): LabD65 {
 /** XYZ under D65 of a Lab under D65: the inverse of `labOfXyzD65`. */
 export function xyzD65OfLab(lab: LabD65): Xyz {
   const y = (lab.l + 16) / 116;
-  return [
-    back(y + lab.a / 500) * WHITE_D65[0],
-    back(y),
-    back(y - lab.b / 200) * WHITE_D65[2],
-  ];
+  return [back(y + lab.a / 500) * WHITE_D65[0], back(y), back(y - lab.b / 200) * WHITE_D65[2]];
 }
 
 /** sRGB's transfer: 0 to 255 to linear 0 to 1, as a table. */

@@ -56,7 +56,10 @@ const movement = z.strictObject({
   worth: money.nullable(),
 });
 
-const longId = z.string().min(1).max(LIMITS.element + LIMITS.id);
+const longId = z
+  .string()
+  .min(1)
+  .max(LIMITS.element + LIMITS.id);
 const qty = z.int().min(0).max(LIMITS.qty);
 const date = z.string().max(40);
 const year = z.int().min(1900).max(2200);
@@ -181,7 +184,14 @@ const shapes = {
     doubt: text,
     at: date,
   }),
-  exposure: z.strictObject({ id: longId, build: id, zone: id, element: elementSchema, seen: z.enum(SEEN) }),
+  exposure: z.strictObject({
+    id: longId,
+    build: id,
+    zone: id,
+    element: elementSchema,
+    seen: z.enum(SEEN),
+    hidden: qty,
+  }),
   scheme: z.strictObject({ id, build: id, zone: id, colours: z.array(id).max(60) }),
   leftSlip: z.strictObject({ id: longId, build: id, zone: id, element: elementSchema, reason: text }),
   whitening: z.strictObject({

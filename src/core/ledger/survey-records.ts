@@ -128,6 +128,8 @@ export interface Exposure {
   readonly zone: ZoneId;
   readonly element: ElementKey;
   readonly seen: Seen;
+  /** Of its pieces, how many nobody sees. */
+  readonly hidden: number;
 }
 
 /** The colours a zone is meant to have, most first. Its id is the zone's. */

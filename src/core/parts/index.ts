@@ -7,3 +7,5 @@ export type { ReadName } from './read-part-name';
 export { byElementName, elementSearch } from './search';
 export { drawPart } from './solids/draw';
 export type { Drawing, DrawnFace } from './solids/draw';
+export { substitutesFor } from './substitutes';
+export type { Substitute, Weakness } from './substitutes';

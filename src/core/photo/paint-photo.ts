@@ -1,4 +1,13 @@
-import { adaptXyz, byteOfLinear, linearOfXyz, WHITE_D65, whiteOfTemperature, xyzD65OfLab, type LabD65, type Xyz } from '../colour';
+import {
+  adaptXyz,
+  byteOfLinear,
+  linearOfXyz,
+  WHITE_D65,
+  whiteOfTemperature,
+  xyzD65OfLab,
+  type LabD65,
+  type Xyz,
+} from '../colour';
 import type { Random } from '../shared/random';
 import type { Pixels } from './sample';
 

@@ -7,7 +7,19 @@ const lab = (l: number, a: number, b: number): LabD65 => ({ l, a, b, white: 'D65
 const hexLab = (name: string) => PALETTE.find((c) => c.name === name)!.lab;
 const GREY = lab(49.5, 0, 0);
 const WHITE = lab(95.997, 0, 0);
-const NAMES = ['chalk', 'bone', 'ash', 'slate', 'dune', 'brick-red', 'kelp', 'bark', 'sky', 'harbour', 'soot'];
+const NAMES = [
+  'chalk',
+  'bone',
+  'ash',
+  'slate',
+  'dune',
+  'brick-red',
+  'kelp',
+  'bark',
+  'sky',
+  'harbour',
+  'soot',
+];
 
 const patch = (i: number, colour: LabD65, glare = false): PaintedPatch => ({
   x: 10 + (i % 4) * 60,
@@ -110,7 +122,11 @@ describe('what stands in the way is said', () => {
     const far = { x: 205, y: 130, width: 50, height: 50, lab: GREY };
     const two = { ...photo, patches: [...patches.slice(0, 7), far] };
     const one = read(two, { ...marks, spots: marks.spots.slice(0, 6) });
-    const both = read(two, { ...marks, cards: [marks.cards[0]!, middle(far)], spots: marks.spots.slice(0, 6) });
+    const both = read(two, {
+      ...marks,
+      cards: [marks.cards[0]!, middle(far)],
+      spots: marks.spots.slice(0, 6),
+    });
     expect(both.warnings.map((w) => w.warns)).toContain('uneven light');
     const worst = (r: typeof one) => Math.max(...r.spots.map((s, i) => deltaE00(hexLab(NAMES[i]!), s.lab)));
     expect(worst(both)).toBeLessThan(worst(one));

@@ -30,10 +30,7 @@ export type PhotoWarning =
   | { readonly warns: 'card tinted by strong light'; readonly kelvin: number };
 
 export type SpotDoubt =
-  | 'beyond the photo'
-  | 'mostly clipped' | 'mostly glare or shadow'
-  | 'not one colour'
-  | 'too few pixels';
+  'beyond the photo' | 'mostly clipped' | 'mostly glare or shadow' | 'not one colour' | 'too few pixels';
 
 export interface SpotReading {
   readonly lab: LabD65;
@@ -103,8 +100,7 @@ export function readPhoto(pixels: Pixels, marks: PhotoMarks): Result<PhotoReadin
 function whiteAt(cards: readonly Card[], discs: readonly Disc[], at: Disc): Xyz {
   const weights = discs.map((d) => 1 / Math.max(1, (d.x - at.x) ** 2 + (d.y - at.y) ** 2));
   const sum = weights.reduce((a, b) => a + b, 0);
-  const channel = (c: 0 | 1 | 2) =>
-    cards.reduce((s, card, i) => s + (card.white[c] * weights[i]!) / sum, 0);
+  const channel = (c: 0 | 1 | 2) => cards.reduce((s, card, i) => s + (card.white[c] * weights[i]!) / sum, 0);
   return [channel(0), channel(1), channel(2)];
 }
 

@@ -66,5 +66,5 @@ export const restoreFaultWords = (fault: string): string =>
     'not a backup': 'That file is not a backup of Evarn. The workspace is as it was.',
     damaged: 'That backup is damaged. The workspace is as it was.',
     'newer program': 'That backup was made by a newer Evarn. The workspace is as it was.',
-    'too large': 'That file is larger than 20 MB. The workspace is as it was.',
+    'too large': 'That file is larger than 256 MB. The workspace is as it was.',
   })[fault] ?? 'That file could not be restored. The workspace is as it was.';

@@ -2,7 +2,7 @@ import { restoreBackup } from '@/server/backup';
 import { answer, readBody, refuse } from '@/server/http';
 import { closeWorkspace, workspace } from '@/server/workspace';
 
-const MOST_PACKED = 20 * 1024 * 1024;
+const MOST_PACKED = 256 * 1024 * 1024;
 
 export async function POST(request: Request): Promise<Response> {
   const bytes = await readBody(request, MOST_PACKED);

@@ -1,0 +1,471 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { added, entryFault, SEEN, takeTally } from '../ledger';
+import { elementKey, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
+import { asId, type ColourId, type EntryId, type ExposureId, type PartId } from '../shared/ids';
+import { did, makeBench, testSource, zoneId } from '../testing/bench';
+import { el } from '../testing/world';
+import type { Workbench } from '../bench';
+import {
+  affordableColours,
+  alternativesFor,
+  auditColours,
+  availability,
+  budgetCurve,
+  leaveSlip,
+  planFixes,
+  planInstead,
+  planRecolour,
+  planShapes,
+  planStages,
+  proposeSeen,
+  showing,
+  SLIP_KINDS,
+  withKnowledge,
+  type Choice,
+  type Register,
+  type SlipKind,
+} from './index';
+
+const source = testSource();
+const YEAR = 2026;
+/** Everything is made, but for what a test says. */
+const register = (never: readonly ElementKey[] = [], retired: readonly ElementKey[] = []): Register => ({
+  look: (e) =>
+    never.includes(e) ? { made: false } : { made: true, from: 1990, to: retired.includes(e) ? 2010 : null },
+});
+const PRICES = ['brick 1x2 ash 9', 'brick 1x2 slate 9', 'slope 45 1x2 brick-red 16', 'brick 1x4 chalk 14'];
+const tower = () =>
+  makeBench({
+    zones: {
+      Tower: [
+        '60 brick 1x4 chalk',
+        '40 brick 2x4 brick-red',
+        '6 slope 45 1x2 coral',
+        '5 brick 1x2 brick-red',
+      ],
+      Foot: ['40 brick 1x2 ash', '4 brick 1x2 slate', '20 brick 1x4 ash', '6 brick 1x4 dove'],
+      'Hull, port': ['20 tile 2x2 kelp', '10 brick 2x2 kelp'],
+      'Hull, starboard': ['20 tile 2x2 kelp', '8 brick 2x2 kelp', '2 brick 2x2 bottle'],
+    },
+    stores: ['3 brick 1x2 ash', '2 brick 1x4 ash new'],
+    prices: PRICES,
+  });
+const audit = (bench: Workbench, r = register()) => auditColours(bench, r, YEAR);
+const slipOf = (bench: Workbench, element: ElementKey, r = register()) =>
+  audit(bench, r).fixes.find((f) => f.slip.element === element);
+const line = (
+  bench: Workbench,
+  kind: 'stand-in' | 'add',
+  element: ElementKey,
+  qty: number,
+  zone: string,
+  more = {},
+) =>
+  did(bench, {
+    label: '',
+    diff: added('entry', {
+      id: asId<EntryId>(source.newId()),
+      build: bench.build,
+      modification: null,
+      kind,
+      state: 'done',
+      no: 9,
+      position: 1,
+      why: null,
+      note: '',
+      hidden: false,
+      standsFor: null,
+      whatIf: null,
+      assembly: null,
+      order: null,
+      line: null,
+      loggedAt: '2024-01-01T00:00:00Z',
+      movements: [
+        {
+          element,
+          qty,
+          grade: 'new' as never,
+          from: 'outside' as never,
+          to: `model:${zoneId(zone)}` as never,
+          worth: 5,
+        },
+      ],
+      ...more,
+    }),
+  });
+
+describe('slips', () => {
+  it('every kind is found where it was made, and nothing else is', () => {
+    let bench = tower();
+    bench = line(bench, 'stand-in', el('brick 1x2', 'amber'), 5, 'Tower', {
+      standsFor: el('brick 1x2', 'chalk'),
+    });
+    bench = line(bench, 'add', el('brick 2x2', 'lemon'), 4, 'Tower', { hidden: true });
+    did(bench, {
+      label: '',
+      diff: added('exposure', {
+        id: asId<ExposureId>(`${zoneId('Tower')}|${el('brick 2x2', 'lemon')}`),
+        build: bench.build,
+        zone: zoneId('Tower'),
+        element: el('brick 2x2', 'lemon'),
+        seen: 'some sides',
+        hidden: 1,
+      }),
+    });
+    bench = line(bench, 'add', el('tile 1x2', 'gentian'), 2, 'Foot');
+    bench = line(bench, 'add', el('brick 1x1', 'dove'), 3, 'Foot');
+    const found = audit(bench).fixes.map((f): [SlipKind, string, string] => [
+      f.slip.kind,
+      f.slip.element,
+      splitElementKey(f.slip.to).colour,
+    ]);
+    expect(new Set(found.map(([k]) => k))).toEqual(new Set(SLIP_KINDS));
+    expect(new Map(found.map(([k, e, to]) => [`${k} ${e}`, to]))).toEqual(
+      new Map([
+        ['stand-in brick 1x2|amber', 'chalk'],
+        ['exposed filler brick 2x2|lemon', expect.any(String)],
+        ['broken stripe slope 45 1x2|coral', 'brick-red'],
+        ['odd one brick 1x2|slate', 'ash'],
+        ['odd one brick 1x4|dove', 'ash'],
+        ['near miss brick 1x1|dove', 'ash'],
+        ['off scheme tile 1x2|gentian', 'ash'],
+        ['mirror differs brick 2x2|bottle', 'kelp'],
+      ]),
+    );
+  });
+
+  it('weigh pieces × share seen × ΔE00, and the shares add up to all', () => {
+    const bench = tower();
+    const all = audit(bench);
+    for (const { slip } of all.fixes)
+      expect(slip.shows).toBeCloseTo(showing(slip.qty, slip.seen, slip.deltaE), 10);
+    expect(all.fixes.reduce((s, f) => s + f.share, 0)).toBeCloseTo(1, 10);
+    const shows = all.fixes.map((f) => f.slip.shows);
+    expect(shows).toEqual([...shows].sort((a, b) => b - a));
+    for (const seen of SEEN) expect(showing(1, seen, 10)).toBeLessThanOrEqual(10);
+  });
+
+  it('a hidden lot is no slip; a person’s word counts over the proposal', () => {
+    const bench = tower();
+    const slate = el('brick 1x2', 'slate');
+    expect(slipOf(bench, slate)).toBeDefined();
+    did(bench, {
+      label: '',
+      diff: added('exposure', {
+        id: asId<ExposureId>(`${zoneId('Foot')}|${slate}`),
+        build: bench.build,
+        zone: zoneId('Foot'),
+        element: slate,
+        seen: 'hidden',
+        hidden: 0,
+      }),
+    });
+    expect(slipOf(bench, slate)).toBeUndefined();
+  });
+
+  it('the scheme that a person sets is kept to', () => {
+    const bench = tower();
+    did(bench, {
+      label: '',
+      diff: added('scheme', {
+        id: zoneId('Foot'),
+        build: bench.build,
+        zone: zoneId('Foot'),
+        colours: ['slate' as ColourId],
+      }),
+    });
+    const off = audit(bench).fixes.filter((f) => f.slip.zone === zoneId('Foot'));
+    expect(off.map((f) => splitElementKey(f.slip.to).colour)).toEqual(off.map(() => 'slate'));
+    expect(off.reduce((s, f) => s + f.slip.qty, 0)).toBe(66);
+  });
+
+  it('one left as it is counts no more, and comes back when it is taken up', () => {
+    const bench = tower();
+    const fix = slipOf(bench, el('slope 45 1x2', 'coral'))!;
+    did(bench, leaveSlip(bench, fix.slip, 'I like it'));
+    const after = audit(bench);
+    expect(after.fixes.find((f) => f.slip.id === fix.slip.id)).toMatchObject({
+      share: 0,
+      slip: { left: { reason: 'I like it' } },
+    });
+    expect(after.open.some((f) => f.slip.id === fix.slip.id)).toBe(false);
+    did(bench, leaveSlip(bench, fix.slip, ''));
+    expect(audit(bench).open.some((f) => f.slip.id === fix.slip.id)).toBe(true);
+  });
+
+  it('how much is seen is proposed from the family and the zone', () => {
+    expect(proposeSeen(el('tile 2x2', 'ash'), 'Deck')).toBe('top');
+    expect(proposeSeen(el('plate 2x4', 'ash'), 'Wall')).toBe('one side');
+    expect(proposeSeen(el('brick 2x4', 'ash'), 'Wall')).toBe('some sides');
+    expect(proposeSeen(el('brick 2x4', 'ash'), 'Engine room')).toBe('hidden');
+    expect(proposeSeen(el('pin 1x1', 'ash'), 'Wall')).toBe('hidden');
+    expect(proposeSeen(el('tile 2x2', 'ash', 'chart'), 'Deck')).toBe('all');
+  });
+});
+
+describe('fixes', () => {
+  it('take from the stores first, buy the rest, and one piece is not promised twice', () => {
+    const fix = slipOf(tower(), el('brick 1x2', 'slate'))!;
+    expect(fix).toMatchObject({ fromStores: 3, toBuy: 1, cost: 9, estimated: false });
+    const all = audit(tower()).fixes.filter((f) => f.slip.to === el('brick 1x4', 'ash'));
+    expect(all.reduce((s, f) => s + f.fromStores, 0)).toBeLessThanOrEqual(2);
+  });
+
+  it('a price that is not known is the median of the shape in other colours, and is said to be', () => {
+    const fix = slipOf(tower(), el('brick 1x4', 'dove'))!;
+    expect(fix).toMatchObject({ each: 14, estimated: true, toBuy: 4, cost: 56 });
+  });
+
+  it('what was never made cannot be had, unless it is at hand', () => {
+    const red = el('slope 45 1x2', 'brick-red');
+    const report = audit(tower(), register([red]));
+    expect(report.cannot.map((f) => f.slip.to)).toEqual([red]);
+    expect(report.open.some((f) => f.slip.to === red)).toBe(false);
+    expect(audit(tower(), register([], [red])).fixes.find((f) => f.slip.to === red)).toMatchObject({
+      availability: 'retired',
+      canBeHad: true,
+    });
+  });
+
+  it('chosen ones become planned entries, lawful, that cost what was said', () => {
+    const bench = tower();
+    const { open } = audit(bench);
+    const said = open.reduce((s, f) => s + (f.cost ?? 0), 0);
+    const work = planFixes(bench, open, source);
+    expect(work.problems).toEqual([]);
+    expect(work.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    did(bench, work);
+    const tally = takeTally(bench.planned, { of: 'build' }, bench.priceOf).figures;
+    expect(tally.outOfPocket).toBe(said);
+    expect(tally.recoloured).toBe(open.reduce((s, f) => s + f.slip.qty, 0));
+    expect(audit(bench).open).toEqual([]);
+  });
+
+  it('a stand-in’s fix is its replacement', () => {
+    const bench = line(tower(), 'stand-in', el('brick 1x2', 'amber'), 5, 'Tower', {
+      standsFor: el('brick 1x2', 'chalk'),
+    });
+    const fix = audit(bench).open.filter((f) => f.slip.kind === 'stand-in');
+    did(bench, planFixes(bench, fix, source));
+    expect(bench.planned.figures({ of: 'build' })).toMatchObject({ replaced: 5, recoloured: 0 });
+  });
+
+  it('instead of what cannot be had: the nearest colour, or other shapes', () => {
+    const bench = tower();
+    const fix = slipOf(bench, el('brick 1x4', 'dove'))!;
+    const near = planInstead(bench, fix, el('brick 1x4', 'flint'), source);
+    expect(near.entries).toMatchObject([{ kind: 'recolour', state: 'planned' }]);
+    const shapes = planShapes(bench, fix, [{ element: el('brick 1x2', 'ash'), qty: 2 }], source);
+    expect(shapes.entries).toMatchObject([{ kind: 'swap' }]);
+    expect(
+      shapes.entries
+        .flatMap((e) => e.movements)
+        .filter((m) => m.element === el('brick 1x2', 'ash'))
+        .reduce((s, m) => s + m.qty, 0),
+    ).toBe(12);
+  });
+});
+
+describe('what cannot be had', () => {
+  it('offers the nearest colours it was made in and shapes that fill its room', () => {
+    const bench = tower();
+    const wanted = el('brick 2x4', 'ash');
+    const never = [wanted, el('brick 2x4', 'dove'), el('brick 2x2', 'ash')];
+    const found = alternativesFor(wanted, bench.palette, register(never), YEAR);
+    expect(found.colours).toHaveLength(3);
+    expect(found.colours.map((c) => c.colour.id)).not.toContain('dove');
+    expect(found.colours[0]!.deltaE).toBeLessThanOrEqual(found.colours[1]!.deltaE);
+    expect(found.shapes.map((s) => s.weakens)).toEqual([
+      'a joint across it',
+      'a joint along it',
+      'layers instead of one piece',
+    ]);
+    expect(found.shapes.flatMap((s) => s.parts.map((p) => p.part.id))).not.toContain('brick 2x2');
+  });
+
+  it('substitutes fill exactly the same room', () => {
+    for (const name of ['plate 1x14', 'plate 1x8', 'brick 2x4', 'tile 1x6', 'brick 1x2', 'plate 4x8']) {
+      const part = partOf(name as PartId);
+      const room = (p: typeof part) => p.size[0] * p.size[1] * p.height;
+      for (const s of substitutesFor(part))
+        expect([name, s.parts.reduce((sum, p) => sum + p.qty * room(p.part), 0)]).toEqual([name, room(part)]);
+    }
+    expect(substitutesFor(partOf('plate 1x14' as PartId))[0]!.parts.map((p) => [p.qty, p.part.id])).toEqual([
+      [1, 'plate 1x12'],
+      [1, 'plate 1x2'],
+    ]);
+    expect(substitutesFor(partOf('arch 1x4' as PartId))).toEqual([]);
+  });
+
+  it('imported lists and proof from a box lie over the register', () => {
+    const [a, b, c] = [el('arch 1x4', 'ash'), el('arch 1x4', 'bark'), el('arch 1x4', 'kelp')];
+    const known = withKnowledge(
+      register([a, b, c]),
+      new Map([[a, { id: a, element: a, from: 2001, to: 2009 }]]),
+      new Set([elementKey('arch 1x4' as PartId, 'bark' as ColourId, 'sign')]),
+    );
+    expect(availability(known.look(a), YEAR)).toBe('retired');
+    expect(availability(known.look(a), 2005)).toBe('made');
+    expect(availability(known.look(elementKey('arch 1x4' as PartId, 'bark' as ColourId, 'sign')), YEAR)).toBe(
+      'retired',
+    );
+    expect(availability(known.look(c), YEAR)).toBe('never');
+  });
+});
+
+describe('what money buys', () => {
+  const choicesArb = fc.array(
+    fc.record({ cost: fc.integer({ min: 0, max: 60 }), value: fc.integer({ min: 1, max: 90 }) }),
+    { maxLength: 9 },
+  );
+  const bruteForce = (choices: readonly Choice[], budget: number): number => {
+    let best = 0;
+    for (let set = 0; set < 1 << choices.length; set++) {
+      const chosen = choices.filter((_, i) => (set >> i) & 1);
+      const cost = chosen.reduce((s, c) => s + c.cost, 0);
+      if (cost <= budget)
+        best = Math.max(
+          best,
+          chosen.reduce((s, c) => s + c.value, 0),
+        );
+    }
+    return best;
+  };
+
+  it('is the best there is, for every budget', () =>
+    fc.assert(
+      fc.property(choicesArb, fc.integer({ min: 0, max: 400 }), (choices, budget) => {
+        const { best } = budgetCurve(choices);
+        const chosen = best(budget);
+        expect(chosen.reduce((s, i) => s + choices[i]!.cost, 0)).toBeLessThanOrEqual(budget);
+        expect(chosen.reduce((s, i) => s + choices[i]!.value, 0)).toBe(bruteForce(choices, budget));
+        expect(new Set(chosen).size).toBe(chosen.length);
+      }),
+      { numRuns: 300 },
+    ));
+
+  it('the curve rises, each step is bought by its cost and by no less', () =>
+    fc.assert(
+      fc.property(choicesArb, (choices) => {
+        const { steps, best } = budgetCurve(choices);
+        const worth = (budget: number) => best(budget).reduce((s, i) => s + choices[i]!.value, 0);
+        steps.forEach((step, k) => {
+          expect(worth(step.cost)).toBe(step.value);
+          if (k > 0) {
+            expect(step.value).toBeGreaterThan(steps[k - 1]!.value);
+            expect(worth(step.cost - 1)).toBeLessThan(step.value);
+          }
+        });
+        expect(steps.at(-1)!.value).toBe(choices.reduce((s, c) => s + c.value, 0));
+      }),
+    ));
+
+  it('a cost that is no whole number is a mistake', () =>
+    expect(() => budgetCurve([{ cost: 1.5, value: 1 }])).toThrow(/1.5/));
+});
+
+describe('whole colours at once', () => {
+  const bench = () =>
+    makeBench({
+      zones: {
+        Deck: ['30 brick 1x2 ash', '10 tile 2x2 ash', '4 pin 1x1 ash'],
+        Mast: ['8 brick 1x4 ash', '2 slope 45 2x1 ash'],
+      },
+      stores: ['5 brick 1x2 slate'],
+      prices: ['brick 1x2 slate 9', 'tile 2x2 slate 12', 'brick 1x4 chalk 14'],
+    });
+  const map = {
+    pairs: new Map([['ash' as ColourId, 'slate' as ColourId]]),
+    zones: null,
+    leavePrints: true,
+    leaveHidden: true,
+    leaveRetired: false,
+  };
+
+  it('says what is possible, what is not and why, and what it costs', () => {
+    const w = bench();
+    const plan = planRecolour(w, map, register([el('slope 45 2x1', 'slate')]), YEAR);
+    expect(plan.left).toMatchObject([
+      { element: el('pin 1x1', 'ash'), because: 'hidden', qty: 4 },
+      { element: el('slope 45 2x1', 'ash'), because: 'never made', qty: 2 },
+    ]);
+    expect(plan.pieces).toBe(48);
+    expect(plan.cost).toBe(25 * 9 + 10 * 12 + 8 * 14);
+    expect(plan.stages.reduce((s, x) => s + x.pieces, 0)).toBe(plan.pieces);
+    expect(plan.stages.at(-1)!.spent).toBe(plan.cost);
+    const shares = plan.stages.map((s) => s.newShare);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  });
+
+  it('only the chosen zones, and retired parts stay when they are to', () => {
+    const tile = el('tile 2x2', 'slate');
+    const only = { ...map, zones: new Set([zoneId('Deck')]), leaveRetired: true };
+    const plan = planRecolour(bench(), only, register([], [tile]), YEAR);
+    expect(plan.lots.map((l) => l.from)).toEqual([el('brick 1x2', 'ash')]);
+    expect(plan.left.map((l) => l.because)).toContain('no longer made');
+  });
+
+  it('stages become phases with modifications that cost what was said', () => {
+    const w = bench();
+    const plan = planRecolour(w, map, register(), YEAR);
+    const work = planStages(w, plan, plan.stages, 'Ash to slate', source);
+    expect(work.problems).toEqual([]);
+    did(w, work);
+    expect([...w.records.phase.values()].map((p) => p.name)).toEqual([
+      'Ash to slate, stage 1',
+      'Ash to slate, stage 2',
+    ]);
+    plan.stages.forEach((stage, i) => {
+      const phase = [...w.records.phase.values()][i]!;
+      expect(w.planned.figures({ of: 'phase', phase: phase.id }).recoloured).toBe(stage.pieces);
+    });
+    const { outOfPocket, unpriced } = w.planned.figures({ of: 'build' });
+    expect([outOfPocket, unpriced]).toEqual([plan.cost, plan.unpriced]);
+  });
+});
+
+describe('which colour can I afford', () => {
+  const wall = [
+    { part: 'brick 1x2' as PartId, qty: 10 },
+    { part: 'brick 1x4' as PartId, qty: 4 },
+  ];
+  const bench = makeBench({
+    zones: { Wall: ['1 brick 1x2 chalk'] },
+    stores: ['8 brick 1x2 ash', '4 brick 1x4 ash', '2 brick 1x2 bark', '9 brick 1x2 dune'],
+    prices: ['brick 1x2 ash 9', 'brick 1x4 ash 12'],
+  });
+
+  it('ranks by what can be had, then by money, and tells what is at hand and to buy', () => {
+    const report = affordableColours(bench, wall, ['ash' as ColourId], register(), YEAR);
+    expect(report.colours[0]).toMatchObject({
+      colour: { id: 'ash' },
+      atHand: 12,
+      toBuy: 2,
+      cost: 18,
+      offScheme: 0,
+    });
+    for (const c of report.colours)
+      expect(c.atHand + c.toBuy + c.cannot.reduce((s, w) => s + w.qty, 0)).toBe(14);
+  });
+
+  it('what was never made puts a colour last', () => {
+    const report = affordableColours(bench, wall, [], register([el('brick 1x2', 'ash')]), YEAR);
+    expect(report.colours.at(-1)).toMatchObject({
+      colour: { id: 'ash' },
+      cannot: [{ part: 'brick 1x2', qty: 2 }],
+    });
+    expect(report.colours[0]!.offScheme).toBeNull();
+  });
+
+  it('offers stripes of two colours that are told apart, where none is enough', () => {
+    const [best] = affordableColours(bench, wall, [], register(), YEAR).stripes;
+    expect(best).toMatchObject({ main: { id: 'ash' }, toBuy: 0, mainPieces: 12, otherPieces: 2 });
+    expect(best!.deltaE).toBeGreaterThanOrEqual(10);
+    const rich = makeBench({
+      zones: { Wall: ['1 brick 1x2 chalk'] },
+      stores: ['20 brick 1x2 ash', '9 brick 1x4 ash'],
+    });
+    expect(affordableColours(rich, wall, [], register(), YEAR).stripes).toEqual([]);
+  });
+});

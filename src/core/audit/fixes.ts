@@ -1,0 +1,131 @@
+import type { Workbench } from '../bench';
+import { placeOf, sparesAccount, storesAccount, type Grade } from '../ledger';
+import { splitElementKey, type ElementKey } from '../parts';
+import type { Minor } from '../shared/money';
+import { availability, type Availability, type Made, type Register } from './register';
+import type { Slip } from './slips';
+
+/** What putting a slip right takes. */
+export interface Fix {
+  readonly slip: Slip;
+  /** Where the right pieces would come from. */
+  readonly fromSpares: number;
+  readonly fromStores: number;
+  readonly toBuy: number;
+  /** Price of one bought piece; estimated where the price book knows the shape in other colours only. */
+  readonly each: Minor | null;
+  readonly estimated: boolean;
+  /** What must be bought, in all. Null = nobody knows a price. */
+  readonly cost: Minor | null;
+  readonly made: Made;
+  readonly availability: Availability;
+  /** False = it has to be bought and was never made. */
+  readonly canBeHad: boolean;
+  /** Pieces that planned entries take off already. */
+  readonly planned: number;
+  /** Share of all that shows, 0 to 1. */
+  readonly share: number;
+}
+
+/** Prices of a shape in other colours stand for one that is not known: their median. */
+export class Prices {
+  private readonly byShape = new Map<string, number[]>();
+
+  constructor(private readonly bench: Workbench) {
+    for (const p of bench.records.price.values()) {
+      if (p.newPrice === null) continue;
+      const { part } = splitElementKey(p.element);
+      this.byShape.set(part, [...(this.byShape.get(part) ?? []), p.newPrice]);
+    }
+    for (const list of this.byShape.values()) list.sort((a, b) => a - b);
+  }
+
+  /** The price of one new piece, and whether it is an estimate; null when nobody knows. */
+  of(element: ElementKey): { each: Minor; estimated: boolean } | null {
+    const known = this.bench.priceOf(element, 'new' as Grade);
+    if (known !== null) return { each: known, estimated: false };
+    const like = this.byShape.get(splitElementKey(element).part);
+    const each = like?.[like.length >> 1];
+    return each === undefined ? null : { each, estimated: true };
+  }
+}
+
+/** What is at hand of every element, in spares and in stores, that no plan takes. */
+export class AtHand {
+  private readonly spares = new Map<ElementKey, number>();
+  private readonly stores = new Map<ElementKey, number>();
+
+  constructor(bench: Workbench) {
+    const { balances } = bench.planned;
+    const note = (sums: Map<ElementKey, number>, account: ReturnType<typeof storesAccount>) => {
+      for (const [element, n] of balances.elements(account))
+        if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
+    };
+    note(this.spares, sparesAccount(bench.build));
+    for (const account of balances.accountKeys())
+      if (placeOf(account) === 'stores') note(this.stores, account);
+  }
+
+  count(element: ElementKey): number {
+    return (this.spares.get(element) ?? 0) + (this.stores.get(element) ?? 0);
+  }
+
+  /** Takes pieces, spares first: what was taken is no longer there for the next. */
+  take(element: ElementKey, qty: number): { fromSpares: number; fromStores: number; short: number } {
+    const draw = (from: Map<ElementKey, number>, n: number): number => {
+      const got = Math.min(n, from.get(element) ?? 0);
+      from.set(element, (from.get(element) ?? 0) - got);
+      return got;
+    };
+    const fromSpares = draw(this.spares, qty);
+    const fromStores = draw(this.stores, qty - fromSpares);
+    return { fromSpares, fromStores, short: qty - fromSpares - fromStores };
+  }
+}
+
+/** Works out each slip's fix. Pieces at hand go to what shows most first. */
+export function fixesFor(bench: Workbench, slips: readonly Slip[], register: Register, year: number): Fix[] {
+  const atHand = new AtHand(bench);
+  const prices = new Prices(bench);
+  const planned = plannedOff(bench);
+  const all = slips.reduce((s, x) => s + (x.left ? 0 : x.shows), 0);
+  return slips.map((slip) => {
+    const done = Math.min(slip.qty, planned.get(slip.id) ?? 0);
+    const taken = atHand.take(slip.to, slip.left ? 0 : slip.qty - done);
+    const price = prices.of(slip.to);
+    const made = register.look(slip.to);
+    const can = availability(made, year);
+    return {
+      slip,
+      fromSpares: taken.fromSpares,
+      fromStores: taken.fromStores,
+      toBuy: taken.short,
+      each: price?.each ?? null,
+      estimated: price?.estimated ?? false,
+      cost: taken.short === 0 ? 0 : price ? price.each * taken.short : null,
+      made,
+      availability: can,
+      canBeHad: can !== 'never' || taken.short === 0,
+      planned: done,
+      share: all > 0 && !slip.left ? slip.shows / all : 0,
+    };
+  });
+}
+
+/** Pieces that planned entries take off the model, by `zone|element`. */
+function plannedOff(bench: Workbench): Map<string, number> {
+  const sums = new Map<string, number>();
+  for (const e of bench.planned.entries) {
+    if (e.state !== 'planned' || e.kind === 'move') continue;
+    for (const m of e.movements) {
+      if (placeOf(m.from) !== 'model') continue;
+      const key = `${m.from.slice('model:'.length)}|${m.element}`;
+      sums.set(key, (sums.get(key) ?? 0) + m.qty);
+    }
+  }
+  return sums;
+}
+
+/** Fixes that can be chosen: not planned, not left as they are, to be had, with a known cost. */
+export const isOpen = (f: Fix): boolean =>
+  !f.slip.left && f.planned < f.slip.qty && f.canBeHad && f.cost !== null;

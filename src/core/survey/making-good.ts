@@ -1,0 +1,66 @@
+import { planWork, type Command, type PlannedWork, type Source, type Workbench } from '../bench';
+import {
+  added,
+  BLANK_INTENT,
+  changed,
+  joinDiffs,
+  removed,
+  zoneOf,
+  type CountLine,
+  type Entry,
+  type Intent,
+} from '../ledger';
+import { asId, type CountLineId } from '../shared/ids';
+import { completeness, type MissingLot } from './completeness';
+
+export const GOOD_TITLE = 'Make it good';
+
+/** Plans to make good all that is missing or broken, wanted, and not planned yet, in one modification. */
+export function planMakingGood(bench: Workbench, source: Source): PlannedWork {
+  const open = completeness(bench).missing.filter((m) => m.wanted && m.missing + m.broken > m.planned);
+  const intents = open.map((m): Intent => ({
+    ...BLANK_INTENT,
+    kind: 'made-good',
+    on: [{ element: m.lot.element, qty: m.missing + m.broken - m.planned }],
+    zone: m.lot.zone,
+    why: 'missing',
+  }));
+  const plan = { title: GOOD_TITLE, zone: bench.rootZone.id, why: 'What was not in the box.', intents };
+  return planWork(bench, [plan], 'plan to make it good', source);
+}
+
+/**
+ * Marks a missing lot wanted or not. What is not wanted leaves the need list: planned entries that would make it good
+ * are taken out.
+ */
+export function markWanted(bench: Workbench, missing: MissingLot, wanted: boolean, source: Source): Command {
+  const { lot } = missing;
+  const old = lot.line;
+  const line: CountLine = old
+    ? { ...old, wanted }
+    : {
+        id: asId<CountLineId>(source.newId()),
+        build: bench.build,
+        copy: lot.copy,
+        zone: lot.zone,
+        element: lot.element,
+        expected: lot.expected,
+        there: lot.expected - missing.missing - missing.broken,
+        broken: missing.broken,
+        faded: 0,
+        bare: 0,
+        wanted,
+        at: source.now,
+      };
+  const kept = old ? changed('countLine', old, line) : added('countLine', line);
+  const needless = wanted ? [] : bench.entries.filter((e) => isPlannedFor(e, missing));
+  return {
+    label: `${lot.element.split('|').slice(0, 2).join(' ')} ${wanted ? 'is wanted' : 'is not wanted'}`,
+    diff: joinDiffs(kept, removed('entry', ...needless)),
+  };
+}
+
+const isPlannedFor = (e: Entry, { lot }: MissingLot): boolean =>
+  e.kind === 'made-good' &&
+  e.state === 'planned' &&
+  e.movements.every((m) => m.element === lot.element && zoneOf(m.to) === lot.zone);
