@@ -2,17 +2,32 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
-import { added, changed, joinDiffs, RECORD_TYPES, removed, type Diff, type RecordType } from '@/core/ledger';
+import {
+  added,
+  changed,
+  joinDiffs,
+  modelAccount,
+  RECORD_TYPES,
+  removed,
+  type Diff,
+  type RecordType,
+} from '@/core/ledger';
 import {
   asId,
   type AssemblyId,
   type BuildId,
   type ColourId,
+  type CountLineId,
+  type ExposureId,
+  type FindingId,
+  type ReadingId,
+  type WhiteningId,
   type WhatIfId,
   type ZoneId,
 } from '@/core/shared/ids';
 import {
   COPIES,
+  COPY,
   el,
   entry,
   MODIFICATIONS,
@@ -31,6 +46,83 @@ const NOW = new Date('2026-11-24T10:00:00Z');
 const memory = () => openDatabase(':memory:', NOW);
 const folders: string[] = [];
 afterEach(() => folders.splice(0).forEach((f) => fs.rmSync(f, { recursive: true, force: true })));
+
+const ELEMENT = el('plate 2x3', 'chalk');
+const OF_LOT = { build: BUILD, zone: ZONES[1]!.id, element: ELEMENT };
+/** What is seen and measured when a set is looked over: one record of each type. */
+const SURVEY: Diff = joinDiffs(
+  added('surveyCard', {
+    id: BUILD,
+    build: BUILD,
+    display: 'one side',
+    away: [ZONES[2]!.id],
+    found: { length: 20, width: 10, height: 4.5 },
+    built: null,
+  }),
+  added('countLine', {
+    ...OF_LOT,
+    id: asId<CountLineId>('cl1'),
+    copy: COPY,
+    expected: 9,
+    there: 6,
+    broken: 1,
+    faded: 2,
+    bare: 1,
+    wanted: false,
+    at: '2026',
+  }),
+  added('finding', {
+    id: asId<FindingId>('f1'),
+    build: BUILD,
+    kind: 'slip',
+    zone: ZONES[1]!.id,
+    lots: [{ element: ELEMENT, qty: 2 }],
+    to: el('plate 2x3', 'ash'),
+    note: 'n',
+    matters: 3,
+    photo: 'p1',
+    modification: MODIFICATIONS[0]!.id,
+    answer: 'lost',
+    dropped: true,
+    at: '2026',
+  }),
+  added('reading', {
+    id: asId<ReadingId>('r1'),
+    account: modelAccount(ZONES[1]!.id),
+    element: ELEMENT,
+    batch: 'R1',
+    qty: 4,
+    l: 90.25,
+    a: -1.5,
+    b: 12.75,
+    white: 'D65',
+    spread: 0.25,
+    count: 6,
+    how: 'meter',
+    made: 'm',
+    measure: 'CIEDE2000',
+    trusted: false,
+    doubt: 'd',
+    at: '2026',
+  }),
+  added('exposure', { ...OF_LOT, id: asId<ExposureId>('e1'), seen: 'top', hidden: 3 }),
+  added('scheme', { id: ZONES[1]!.id, build: BUILD, zone: ZONES[1]!.id, colours: [asId<ColourId>('ash')] }),
+  added('leftSlip', { ...OF_LOT, id: 'l1', reason: 'liked' }),
+  added('whitening', {
+    id: asId<WhiteningId>('w1'),
+    build: BUILD,
+    account: modelAccount(ZONES[1]!.id),
+    element: ELEMENT,
+    qty: 2,
+    before: 'R1',
+    after: null,
+    startedAt: '2026',
+    endedAt: null,
+    note: 'n',
+  }),
+  added('madeIn', { id: ELEMENT, element: ELEMENT, from: 1999, to: null }),
+  added('setting', { id: 'fading', values: [1, 2, 3, 4] }),
+);
 
 /** One record of every type, parents first. */
 const EVERYTHING: Diff = joinDiffs(
@@ -58,6 +150,7 @@ const EVERYTHING: Diff = joinDiffs(
   }),
   added('colourAlias', { id: 'old fog', colour: asId<ColourId>('fog') }),
   added('columnMemory', { id: 'a b', roles: ['name', 'qty'] }),
+  SURVEY,
   added('entry', ...randomLog(4, 60).entries),
 );
 

@@ -5,6 +5,7 @@ import { PALETTE } from '@/core/colour';
 import { openDatabase, type Handle } from '@/data/database';
 import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
+import { compareSchools, completeness, fadingByZone } from '@/core/survey';
 import { openWorkbench } from '@/server/snapshot';
 import { DEMO_SETS, seedDemo } from './seed';
 import { piecesIn } from './sets/set-text';
@@ -80,5 +81,22 @@ describe('the demo', () => {
     const all = (h: Handle) =>
       JSON.stringify(['build', 'entry', 'modification', 'price'].map((t) => readRecords(h.db, t as never)));
     expect(all(again)).toBe(all(handle));
+  });
+
+  it('has a ferry half looked over: parts missing, a yellowed hull, bare stickers and two bad readings', () => {
+    const ferry = bench(/Skerry/);
+    const report = completeness(ferry);
+    expect(report.missing.length).toBeGreaterThan(5);
+    expect(report.counted).toBeGreaterThan(10);
+    expect(report.counted).toBeLessThan(report.lots);
+    const readings = readRecords(handle.db, 'reading');
+    expect(readings.filter((r) => !r.trusted).map((r) => r.doubt)).toHaveLength(2);
+    const rows = ferry.built.balances.rows();
+    expect(rows.some((r) => r.grade === 'bare')).toBe(true);
+    const [hull] = fadingByZone(ferry);
+    expect(hull!.largest).toBeGreaterThan(8);
+    const schools = compareSchools(ferry, hull!.zone, hull!.colour)!;
+    expect(schools.recommended).toBe('match by age');
+    expect([...ferry.records.finding.values()].some((f) => f.photo)).toBe(true);
   });
 });

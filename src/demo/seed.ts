@@ -33,6 +33,7 @@ import { lightkeepersHouse } from './sets/lightkeepers-house';
 import type { DemoSet } from './sets/set-text';
 import { ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
 import { demoStores } from './stores';
+import { surveyFerry, surveyHouse } from './surveys';
 
 export const DEMO_SETS: readonly DemoSet[] = [lightkeepersHouse, harbourFerry, icebreaker];
 
@@ -61,13 +62,15 @@ export function seedDemo(handle: Handle): void {
   const stock = demoStores().map((l) => ({ ...l, worth: null }));
   must(takeStock({ request: newId(), tray: 'A1', lots: stock, colours: nothing, memory: null }, context()));
   const ferry = boxes(harbourFerry, 'Skerry, as unpacked', 'second-hand', 3200);
-  must(takeBoxes({ ...ferry, request: newId() }, context()));
+  const skerry = must(takeBoxes({ ...ferry, request: newId() }, context()));
+  surveyFerry(handle, skerry.build, newId, clock);
   const ship = must(
     takeBoxes({ ...boxes(icebreaker, 'Northern Reach', 'new', 42900), request: newId() }, context()),
   );
   tell(handle, ship.build, ICEBREAKER_STORY, newId, clock);
   const house = must(takeBoxes({ ...agedHouse(), request: newId() }, context()));
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
+  surveyHouse(handle, house.build, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {

@@ -59,6 +59,8 @@ const SURE: readonly (readonly [
   ['C3', 6, 'shutter 1x2x2', 'kelp', 'used'],
   ['D1', 14, 'round plate 1x1', 'soot', 'new'],
   ['C1', 1, 'tile 1x2', 'bark', 'used'],
+  ['A2', 9, 'brick 2x4', 'chalk', 'used'],
+  ['A1', 8, 'brick 1x4', 'chalk', 'used'],
 ];
 
 const PIECES = 3000;

@@ -102,3 +102,16 @@ export const takePricesSchema = z.strictObject({
   memory,
 });
 export type TakePrices = z.infer<typeof takePricesSchema>;
+
+const year = z.int().min(1900).max(2200).nullable();
+
+export const takeRegisterSchema = z.strictObject({
+  request: z.string().min(1).max(LIMITS.id),
+  made: z
+    .array(z.strictObject({ element: elementSchema, from: year, to: year }))
+    .min(1)
+    .max(MOST_ROWS),
+  colours,
+  memory,
+});
+export type TakeRegister = z.infer<typeof takeRegisterSchema>;

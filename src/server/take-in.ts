@@ -33,7 +33,7 @@ import { readRecord, readRecords } from '@/data/records';
 import type { Handle } from '@/data/database';
 import { perform, type Performed, type Refusal } from './perform';
 import type { Result } from '@/core/shared/result';
-import type { TakeBoxes, TakePrices, TakeStores } from './take-in-schemas';
+import type { TakeBoxes, TakePrices, TakeRegister, TakeStores } from './take-in-schemas';
 
 export interface TakeContext {
   readonly handle: Handle;
@@ -242,6 +242,22 @@ export function takePrices(input: TakePrices, { handle, now }: TakeContext): Tak
   return perform(
     handle,
     { id: asId(input.request), scope: STORES_SCOPE, label: `set ${merged.size} prices`, diff },
+    now,
+  );
+}
+
+/** Adds to the register: which elements were made, from when to when. A row for one that is known takes its place. */
+export function takeRegister(input: TakeRegister, { handle, now }: TakeContext): Taken {
+  const rows = new Map(input.made.map((m) => [m.element, m]));
+  const known = new Map(readRecords(handle.db, 'madeIn').map((m) => [m.id, m]));
+  const diffs = [...rows.values()].map((m) => {
+    const old = known.get(m.element);
+    return old ? changed('madeIn', old, m) : added('madeIn', { ...m, id: m.element });
+  });
+  const diff = joinDiffs(...diffs, extras(input.colours, input.memory, handle));
+  return perform(
+    handle,
+    { id: asId(input.request), scope: STORES_SCOPE, label: `add ${rows.size} to the register`, diff },
     now,
   );
 }

@@ -4,7 +4,9 @@ import clsx from 'clsx';
 
 /** The screens of a build in the order of work. A screen joins the navigation here when it is built. */
 const SCREENS = [
+  { name: 'Look over', path: '/look-over' },
   { name: 'Bench', path: '' },
+  { name: 'Colour', path: '/colour' },
   { name: 'Tally', path: '/tally' },
 ] as const;
 export type ScreenName = (typeof SCREENS)[number]['name'];

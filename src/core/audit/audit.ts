@@ -33,7 +33,7 @@ export interface Audit {
   /** Fixes that money can choose among; the curve's indices are into this. */
   readonly open: readonly Fix[];
   readonly curve: BudgetCurve;
-  /** All that shows, over slips not left as they are: the whole of the shares. */
+  /** All that shows, over slips that are neither planned for nor left as they are: the whole of the shares. */
   readonly shows: number;
   readonly cannot: readonly Fix[];
 }
@@ -69,7 +69,7 @@ export function auditColours(bench: Workbench, register: Register, year: number)
     fixes,
     open,
     curve: budgetCurve(open.map((f) => ({ cost: f.cost ?? 0, value: f.slip.shows }))),
-    shows: fixes.reduce((s, f) => s + (f.slip.left ? 0 : f.slip.shows), 0),
+    shows: fixes.reduce((s, f) => s + (f.share > 0 ? f.slip.shows : 0), 0),
     cannot: fixes.filter((f) => !f.canBeHad && !f.slip.left && f.planned < f.slip.qty),
   };
 }

@@ -23,7 +23,7 @@ export interface Fix {
   readonly canBeHad: boolean;
   /** Pieces that planned entries take off already. */
   readonly planned: number;
-  /** Share of all that shows, 0 to 1. */
+  /** Share of all that shows and is not planned for, 0 to 1. */
   readonly share: number;
 }
 
@@ -88,7 +88,8 @@ export function fixesFor(bench: Workbench, slips: readonly Slip[], register: Reg
   const atHand = new AtHand(bench);
   const prices = new Prices(bench);
   const planned = plannedOff(bench);
-  const all = slips.reduce((s, x) => s + (x.left ? 0 : x.shows), 0);
+  const counts = (s: Slip) => !s.left && (planned.get(s.id) ?? 0) < s.qty;
+  const all = slips.reduce((sum, s) => sum + (counts(s) ? s.shows : 0), 0);
   return slips.map((slip) => {
     const done = Math.min(slip.qty, planned.get(slip.id) ?? 0);
     const taken = atHand.take(slip.to, slip.left ? 0 : slip.qty - done);
@@ -107,7 +108,7 @@ export function fixesFor(bench: Workbench, slips: readonly Slip[], register: Reg
       availability: can,
       canBeHad: can !== 'never' || taken.short === 0,
       planned: done,
-      share: all > 0 && !slip.left ? slip.shows / all : 0,
+      share: all > 0 && counts(slip) ? slip.shows / all : 0,
     };
   });
 }

@@ -4,8 +4,8 @@ import { partOf, splitElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
 import type { SeenLot } from './seen-lots';
 
-/** A colour with less than this share of what is seen is not part of a proposed scheme. */
-const LEAST_SHARE = 0.08;
+/** A colour with less than this share of what is seen, by pieces and by weight, is not part of a proposed scheme. */
+const LEAST_SHARE = 0.06;
 /** A colour this near to a larger one, and less than half of it, is a slip and no colour of its own. */
 const NEAR_MISS = 12;
 
@@ -23,15 +23,22 @@ export function isJudged(
 }
 
 /**
- * The colours a zone seems meant to have, from what is seen, most first: those with 8 % of it or more, less those that
- * are a near miss of a colour twice as common.
+ * The colours a zone seems meant to have, from what is seen, most first: those with 6 % of it or more, by
+ * pieces or by weight, less those that are a near miss of a colour twice as common.
  */
 export function proposeScheme(lots: readonly SeenLot[], palette: ReadonlyMap<string, Colour>): ColourId[] {
   const sums = new Map<ColourId, number>();
-  for (const lot of lots)
-    if (isJudged(lot, palette)) sums.set(lot.colour, (sums.get(lot.colour) ?? 0) + lot.weight);
-  const all = [...sums.values()].reduce((a, b) => a + b, 0);
-  const ranked = [...sums].sort((a, b) => b[1] - a[1]).filter(([, w]) => w >= LEAST_SHARE * all);
+  const counts = new Map<ColourId, number>();
+  for (const lot of lots) {
+    if (!isJudged(lot, palette)) continue;
+    sums.set(lot.colour, (sums.get(lot.colour) ?? 0) + lot.weight);
+    counts.set(lot.colour, (counts.get(lot.colour) ?? 0) + lot.seenQty);
+  }
+  const total = (of: ReadonlyMap<ColourId, number>) => [...of.values()].reduce((a, b) => a + b, 0);
+  const [all, pieces] = [total(sums), total(counts)];
+  const ranked = [...sums]
+    .sort((a, b) => b[1] - a[1])
+    .filter(([c, w]) => w >= LEAST_SHARE * all || (counts.get(c) ?? 0) >= LEAST_SHARE * pieces);
   const kept: [ColourId, number][] = [];
   for (const [colour, weight] of ranked) {
     const lab = palette.get(colour)?.lab;

@@ -1,6 +1,6 @@
 import { deltaE00, type Colour } from '../colour';
 import type { Workbench } from '../bench';
-import { type LeftSlip, type Seen } from '../ledger';
+import { zoneOf, type LeftSlip, type Seen } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
 import { hiddenByEntries, lotKey } from '../survey';
@@ -62,13 +62,15 @@ export function findSlips(bench: Workbench, lots = seenLots(bench)): Slip[] {
   const palette = new Map<string, Colour>(bench.palette.map((c) => [c.id, c]));
   const schemes = schemesOf(bench, lots);
   const found = new Map<string, Slip>();
+  const planned = plannedTargets(bench);
   const note = (s: Omit<Slip, 'id' | 'shows' | 'left' | 'deltaE'>): void => {
     const id = lotKey(s.zone, s.element);
-    const [is, wanted] = [s.element, s.to].map((e) => palette.get(splitElementKey(e).colour)?.lab);
+    const to = planned.get(id) ?? s.to;
+    const [is, wanted] = [s.element, to].map((e) => palette.get(splitElementKey(e).colour)?.lab);
     const deltaE = is && wanted ? deltaE00(wanted, is) : 0;
     if (found.has(id) || s.qty <= 0 || deltaE === 0) return;
     const left = bench.records.leftSlip.get(id) ?? null;
-    found.set(id, { ...s, id, deltaE, shows: showing(s.qty, s.seen, deltaE), left });
+    found.set(id, { ...s, id, to, deltaE, shows: showing(s.qty, s.seen, deltaE), left });
   };
   for (const s of standInsByZone(bench)) {
     const lot = lots.find((l) => l.zone === s.zone && l.element === s.element);
@@ -97,6 +99,19 @@ export function findSlips(bench: Workbench, lots = seenLots(bench)): Slip[] {
     }
   }
   return [...found.values()].sort((a, b) => b.shows - a.shows);
+}
+
+/** What planned recolourings make of a lot: a person's plan says what belongs there. By `zone|element`. */
+function plannedTargets(bench: Workbench): Map<string, ElementKey> {
+  const targets = new Map<string, ElementKey>();
+  for (const e of bench.planned.entries) {
+    if (e.state !== 'planned' || e.kind !== 'recolour') continue;
+    const off = e.movements.find((m) => zoneOf(m.from));
+    const on = e.movements.find((m) => zoneOf(m.to));
+    const zone = off && zoneOf(off.from);
+    if (off && on && zone) targets.set(lotKey(zone, off.element), on.element);
+  }
+  return targets;
 }
 
 /** What is wrong with a lot's colour in its zone, and the colour that belongs there; undefined when nothing is. */

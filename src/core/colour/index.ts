@@ -12,6 +12,7 @@ export type { AveragedLab, EnoughOptions } from './readings';
 export {
   adaptXyz,
   byteOfLinear,
+  hexOfLab,
   labOfXyzD65,
   LINEAR_OF_BYTE,
   linearOfXyz,

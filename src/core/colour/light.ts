@@ -78,6 +78,12 @@ export function byteOfLinear(v: number): number {
   return Math.round(255 * (c <= 0.0031308 ? 12.92 * c : 1.055 * c ** (1 / 2.4) - 0.055));
 }
 
+/** sRGB #rrggbb of a Lab under D65, clipped to what a screen can show. */
+export function hexOfLab(lab: LabD65): string {
+  const bytes = linearOfXyz(xyzD65OfLab(lab)).map(byteOfLinear);
+  return `#${bytes.map((b) => b.toString(16).padStart(2, '0')).join('')}`;
+}
+
 /**
  * XYZ (Y = 1) of a light of some colour temperature in kelvin: of a black body below 4000 K after Kim et al. (2002), of
  * daylight from 4000 K up after CIE 15. Clamped to 1667 K and 25000 K, where these hold.

@@ -18,12 +18,14 @@ export const COLUMN_ROLES = [
   'place',
   'newPrice',
   'usedPrice',
+  'from',
+  'to',
   'ignore',
 ] as const;
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
 /** What a table is brought in for. */
-export const PURPOSES = ['set', 'stores', 'prices'] as const;
+export const PURPOSES = ['set', 'stores', 'prices', 'register'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
 /** Roles that make sense for a purpose, in the order they are offered. */
@@ -43,12 +45,15 @@ export const ROLES_FOR: Readonly<Record<Purpose, readonly ColumnRole[]>> = {
     'ignore',
   ],
   prices: ['name', 'colour', 'newPrice', 'usedPrice', 'hex', 'print', 'code', 'ignore'],
+  register: ['name', 'colour', 'from', 'to', 'hex', 'code', 'ignore'],
 };
 
 /** Headings as people write them. The first row that fits wins, so particular ones stand before general ones. */
 const HEADINGS: readonly (readonly [ColumnRole, RegExp])[] = [
   ['hex', /\b(hex|rgb|colou?r (value|hex))\b/i],
   ['ignore', /\b(colou?r (id|no|number)|image|picture|url|link|weight|total|sum)\b/i],
+  ['from', /\b(from|since|first|introduced|start(ed)?|made from)\b/i],
+  ['to', /\b(to|until|till|last|retired|end(ed)?|made to)\b/i],
   ['usedPrice', /\bused\b.*|\bsecond.?hand\b.*|\bprice used\b/i],
   ['newPrice', /\b(price|cost|worth|value|each|unit|new)\b/i],
   ['extra', /\b(extras?|bonus|spares?)\b/i],

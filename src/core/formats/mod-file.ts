@@ -2,6 +2,8 @@ import { z } from 'zod';
 import {
   BLANK_ENTRY,
   accountOwner,
+  conditionOf,
+  grade,
   joinDiffs,
   added,
   OUTSIDE,
@@ -16,7 +18,7 @@ import {
   type RecordSet,
   type RecordTypes,
 } from '../ledger';
-import { asId, type BuildId, type EntryId, type IdSource, type TrayId } from '../shared/ids';
+import { asId, type BuildId, type EntryId, type IdSource, type TrayId, type ZoneId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
 import { elementSchema, gradeSchema, LIMITS, recordSchema } from './record-schemas';
 
@@ -40,6 +42,12 @@ export const modFileSchema = z.strictObject({
   assemblies: list('assembly', 1000),
   orders: list('order', 2000),
   customColours: list('customColour', 2000),
+  surveyCards: list('surveyCard', 1).optional(),
+  countLines: list('countLine', 50_000).optional(),
+  findings: list('finding', 5000).optional(),
+  exposures: list('exposure', 50_000).optional(),
+  schemes: list('scheme', 2000).optional(),
+  leftSlips: list('leftSlip', 50_000).optional(),
   entries: list('entry', LIMITS.movements),
   stores: z
     .array(
@@ -79,6 +87,13 @@ export function makeModFile(records: RecordSet, build: BuildId, planned: Books):
     assemblies: all('assembly'),
     orders: all('order'),
     customColours: all('customColour').filter((c) => used.has(c.id)),
+    surveyCards: all('surveyCard'),
+    countLines: all('countLine'),
+    // A photo stays in its workspace: the file would be many times as large with it.
+    findings: all('finding').map((f) => ({ ...f, photo: null })),
+    exposures: all('exposure'),
+    schemes: all('scheme'),
+    leftSlips: all('leftSlip'),
     entries,
     stores: storesTaken(entries, planned, new Map(all('tray').map((t) => [t.id, t.name]))),
   };
@@ -161,19 +176,55 @@ export function bringModFileIn(file: ModFile, newId: IdSource, now: string): { d
     added('assembly', ...file.assemblies.map((a) => ({ ...a, ...own, id: fresh(a.id) }))),
     added('order', ...file.orders.map((o) => ({ ...o, ...own, id: fresh(o.id) }))),
     added('tray', ...trays),
+    surveyOf(file, build, fresh, maybe),
     added('entry', ...stock, ...entries),
   );
   return { diff, build };
 }
 
 type Rename = <T extends string>(old: T) => T;
+type MaybeRename = <T extends string>(old: T | null) => T | null;
 
-function renameEntry(
-  e: Entry,
-  build: BuildId,
-  fresh: Rename,
-  maybe: <T extends string>(old: T | null) => T | null,
-): Entry {
+/** What was seen when the set was looked over. A lot's key names its zone, so it is made anew. */
+function surveyOf(file: ModFile, build: BuildId, fresh: Rename, maybe: MaybeRename): Diff {
+  const own = { build };
+  const lot = <T extends { zone: ZoneId; element: string }>(r: T): T => {
+    const zone = fresh(r.zone);
+    return { ...r, ...own, zone, id: `${zone}|${r.element}` };
+  };
+  const lines = file.countLines ?? [];
+  return joinDiffs(
+    added(
+      'surveyCard',
+      ...(file.surveyCards ?? []).map((c) => ({ ...c, ...own, id: build, away: c.away.map(fresh) })),
+    ),
+    added(
+      'countLine',
+      ...lines.map((l) => ({ ...l, ...own, id: fresh(l.id), copy: fresh(l.copy), zone: fresh(l.zone) })),
+    ),
+    added(
+      'finding',
+      ...(file.findings ?? []).map((f) => ({
+        ...f,
+        ...own,
+        id: fresh(f.id),
+        zone: fresh(f.zone),
+        modification: maybe(f.modification),
+      })),
+    ),
+    added('exposure', ...(file.exposures ?? []).map(lot)),
+    added(
+      'scheme',
+      ...(file.schemes ?? []).map((s) => ({ ...s, ...own, id: fresh(s.id), zone: fresh(s.zone) })),
+    ),
+    added('leftSlip', ...(file.leftSlips ?? []).map(lot)),
+  );
+}
+
+/** How an entry's note names the count line that posted it. */
+const COUNTED = 'counted ';
+
+function renameEntry(e: Entry, build: BuildId, fresh: Rename, maybe: MaybeRename): Entry {
   const account = (key: AccountKey): AccountKey => {
     const place = placeOf(key);
     return place === 'outside' || place === 'gone'
@@ -189,7 +240,14 @@ function renameEntry(
     assembly: maybe(e.assembly),
     order: maybe(e.order),
     line: maybe(e.line),
-    movements: e.movements.map((m) => ({ ...m, from: account(m.from), to: account(m.to) })),
+    note: e.note.startsWith(COUNTED) ? `${COUNTED}${fresh(e.note.slice(COUNTED.length))}` : e.note,
+    // Measured batches are named by the readings of the workspace they were made in: here the condition alone holds.
+    movements: e.movements.map((m) => ({
+      ...m,
+      grade: grade(conditionOf(m.grade)),
+      from: account(m.from),
+      to: account(m.to),
+    })),
   };
 }
 
@@ -206,9 +264,9 @@ function traysOf(file: ModFile, newId: IdSource, now: string, fresh: Rename) {
     const place = `from ${file.build.name}`.slice(0, LIMITS.name);
     return { id: fresh(old), name: names.get(old) || `Tray ${i + 1}`, place, position: 1000 + i };
   });
-  const movements = file.stores.map(({ tray, element, grade, qty }): Movement => ({
+  const movements = file.stores.map(({ tray, element, grade: g, qty }): Movement => ({
     element,
-    grade,
+    grade: grade(conditionOf(g)),
     qty,
     from: OUTSIDE,
     to: storesAccount(asId<TrayId>(fresh(tray))),

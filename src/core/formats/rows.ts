@@ -15,7 +15,8 @@ export type RowFault =
   | { readonly fault: 'no quantity' }
   | { readonly fault: 'quantity'; readonly text: string }
   | { readonly fault: 'no price' }
-  | { readonly fault: 'price'; readonly text: string };
+  | { readonly fault: 'price'; readonly text: string }
+  | { readonly fault: 'year'; readonly text: string };
 
 /** What was taken on trust and should be looked at. */
 export type RowNote =
@@ -37,6 +38,9 @@ export interface ReadRow {
   readonly extra: boolean;
   readonly newPrice: Minor | null;
   readonly usedPrice: Minor | null;
+  /** For a register: the years it was made. Null = open. */
+  readonly from: number | null;
+  readonly to: number | null;
   readonly faults: readonly RowFault[];
   readonly notes: readonly RowNote[];
 }
@@ -82,11 +86,13 @@ class RowReader {
     const { part, print } = readPartName(colour.rest ?? written);
     const qty = this.quantity(cell('qty'));
     const price = this.prices(cell('newPrice'), cell('usedPrice'));
+    const years = this.years(cell('from'), cell('to'));
     const faults = [
       ...(written ? [] : [{ fault: 'no part' } as const]),
       ...(colour.fault && written ? [colour.fault] : []),
       ...qty.faults,
       ...price.faults,
+      ...years.faults,
     ];
     const element = written && colour.id ? elementKey(part.id, colour.id, cell('print') || print) : null;
     return {
@@ -103,6 +109,8 @@ class RowReader {
       extra: isYes(cell('extra')),
       newPrice: price.newPrice,
       usedPrice: price.usedPrice,
+      from: years.from,
+      to: years.to,
       faults,
       notes: [
         ...(written && !part.read ? [{ note: 'name kept as written' } as const] : []),
@@ -153,11 +161,26 @@ class RowReader {
   }
 
   private quantity(text: string): { qty: number; faults: RowFault[] } {
-    if (this.context.purpose === 'prices') return { qty: 1, faults: [] };
+    if (this.context.purpose === 'prices' || this.context.purpose === 'register')
+      return { qty: 1, faults: [] };
     if (!text) return { qty: 0, faults: [{ fault: 'no quantity' }] };
     const n = readDecimal(text.replace(/\s*(x|pcs|pieces)\.?$/i, '').replace(/^x\s*/i, ''));
     const fine = n !== undefined && Number.isInteger(n) && n > 0 && n <= MOST_PIECES;
     return fine ? { qty: n, faults: [] } : { qty: 0, faults: [{ fault: 'quantity', text }] };
+  }
+
+  /** Four-digit years, alone or in a date; empty = open. */
+  private years(from: string, to: string): { from: number | null; to: number | null; faults: RowFault[] } {
+    if (this.context.purpose !== 'register') return { from: null, to: null, faults: [] };
+    const year = (text: string): number | null | undefined =>
+      text
+        ? /\b(19|20|21)\d\d\b/.test(text)
+          ? Number(/\b(?:19|20|21)\d\d\b/.exec(text)?.[0])
+          : undefined
+        : null;
+    const [a, b] = [year(from), year(to)];
+    const bad = a === undefined ? from : b === undefined ? to : a && b && b < a ? `${from} to ${to}` : null;
+    return { from: a ?? null, to: b ?? null, faults: bad === null ? [] : [{ fault: 'year', text: bad }] };
   }
 
   private prices(

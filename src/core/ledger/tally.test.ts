@@ -153,6 +153,17 @@ const KINDS: Record<
     make: () => entry('t', 'transfer', [{ ...move(1), from: spares, to: tray }]),
     expected: { passedOn: 1, sparesLeft: 0, onModel: 20 },
   },
+  regrade: {
+    make: () => {
+      const at = unpack.movements[0]!.to;
+      const there = { ...unpack.movements[0]!, qty: 3, worth: null };
+      return entry('g', 'regrade', [
+        { ...there, from: at, to: OUTSIDE },
+        { ...there, grade: grade('yellowed', 'R1'), from: OUTSIDE, to: at },
+      ]);
+    },
+    expected: { onModel: 20, in: 0, out: 0, bought: 0, outOfPocket: 0, worthIn: 0, released: 0 },
+  },
 };
 
 describe('what each kind of entry counts as', () => {
@@ -161,6 +172,13 @@ describe('what each kind of entry counts as', () => {
     expect(made.kind).toBe(kind);
     expect(entryFault(made)).toBeUndefined();
     expect(figures([...before, made])).toMatchObject(expected);
+  });
+
+  it('a regrade that brings back other pieces than it took is no lawful entry', () => {
+    const fair = KINDS.regrade.make([unpack]);
+    const torn = fair.movements.map((m, i) => (i === 1 ? { ...m, element: ash } : m));
+    expect(entryFault({ ...fair, movements: torn })).toMatchObject({ fault: 'not the same pieces' });
+    expect(entryFault({ ...fair, movements: fair.movements.slice(0, 1) })).toMatchObject({ fault: 'uneven' });
   });
 
   it('has a case for every kind', () =>

@@ -62,6 +62,8 @@ export type PhotoFault =
 const UNEVEN = 0.12;
 const DARK = 0.02;
 const LITTLE = 0.08;
+/** What no mean takes away: a camera’s own rendering and a card that is not quite neutral, in ΔE00. */
+const CAMERA = 0.5;
 
 interface Card {
   readonly sample: Sample;
@@ -116,7 +118,7 @@ function readSpot(sample: Sample, white: Xyz, cards: readonly Card[]): SpotReadi
   const doubt = doubtOf(sample);
   return {
     lab,
-    error: Math.hypot(own, card),
+    error: Math.hypot(own, card, CAMERA),
     pixels: sample.used,
     clipped,
     glare,

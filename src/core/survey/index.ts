@@ -19,3 +19,5 @@ export { compareSchools, SCHOOLS, USUAL_WHITENING, whiteningShare } from './scho
 export type { Because, ComesIn, School, SchoolName, SchoolsReport } from './schools';
 export { buysOf, hasWork, planSchool } from './plan-school';
 export { endWhitening, startWhitening } from './whitening';
+export { printCount, readCount } from './read-count';
+export type { CountTextProblem } from './read-count';

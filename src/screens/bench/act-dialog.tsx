@@ -15,7 +15,7 @@ import { draftProblemWords, lineProblemWords } from '../words/call-line';
 import { sourceWords } from './entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
 import { OptionFields } from './act-options';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 import { ColourPicker, PartPicker } from './part-picker';
 
 const ON_A_LOT: readonly [LoggedKind, string][] = [

@@ -4,7 +4,7 @@ import { WHYS, type LoggedKind } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Field, Input, Select } from '@/ui/field';
 import type { Options } from './act-intent';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 /** How many, where, from where, why: the trailing words of the call line as fields. */
 export function OptionFields({

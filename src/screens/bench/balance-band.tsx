@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { takeTally, type Figure, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/bench';
 import { count, money, signed } from '@/ui/numbers';
-import { booksInView, useBench } from './bench-store';
+import { booksInView, useBench } from '../common/bench-store';
 
 interface BandProps {
   /** What the line being typed would do; null while there is none. */

@@ -7,7 +7,7 @@ import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { BalanceBand } from './balance-band';
 import { BenchBar } from './bench-bar';
-import { BenchContext, makeBenchStore, useBench } from './bench-store';
+import { BenchContext, makeBenchStore, useBench } from '../common/bench-store';
 import { BuildDialog } from './build-dialog';
 import { CallLine } from './call-line';
 import { CommandPalette } from './command-palette';

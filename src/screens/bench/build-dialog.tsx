@@ -7,7 +7,7 @@ import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { money } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 /** The build's name and note, and the boxes it was made from. */
 export function BuildDialog({ onClose }: { onClose: () => void }) {

@@ -4,7 +4,7 @@ import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { completeAt, type Completion } from '@/core/call-line';
 import type { LineReading } from '@/core/bench';
 import { Key } from '@/ui/button';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 import { Completions } from './completions';
 import { Understood } from './understood';
 

@@ -14,7 +14,7 @@ import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
 import { count, modNo, money, pieces } from '@/ui/numbers';
-import { entriesOf, useBench } from './bench-store';
+import { entriesOf, useBench } from '../common/bench-store';
 import type { BenchDialogs } from './dialogs';
 
 /** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */

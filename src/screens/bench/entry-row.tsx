@@ -8,7 +8,7 @@ import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 import { sourceWords } from './entry-words';
 import type { BenchDialogs } from './dialogs';
 

@@ -14,7 +14,7 @@ import { Dialog } from '@/ui/dialog';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { count, modNo, money, signed } from '@/ui/numbers';
-import { booksInView, useBench } from './bench-store';
+import { booksInView, useBench } from '../common/bench-store';
 
 const TITLES: Partial<Record<Figure, string>> = {
   shipped: 'Pieces as shipped',

@@ -11,7 +11,7 @@ import { LotGlyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { count, modNo, money, signed } from '@/ui/numbers';
-import { booksInView, entriesOf, useBench } from './bench-store';
+import { booksInView, entriesOf, useBench } from '../common/bench-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
 

@@ -8,7 +8,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
 import { modNo } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 /** Title, zone, phase, why and note of a modification, new or old. New zones and phases can be named on the spot. */
 export function ModificationDialog({

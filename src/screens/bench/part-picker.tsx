@@ -16,7 +16,7 @@ import {
 import type { ColourId } from '@/core/shared/ids';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 const MOST = 48;
 

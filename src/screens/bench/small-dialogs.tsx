@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { money, pieces } from '@/ui/numbers';
-import { entriesOf, useBench } from './bench-store';
+import { entriesOf, useBench } from '../common/bench-store';
 import type { BenchDialogs } from './dialogs';
 
 /** Places an order for what is to buy, in one modification or in all: the money is spent, the pieces are on the way. */

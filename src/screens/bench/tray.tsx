@@ -8,7 +8,7 @@ import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/
 import { Glyph } from '@/ui/glyph';
 import { Key } from '@/ui/button';
 import { count } from '@/ui/numbers';
-import { booksInView, useBench } from './bench-store';
+import { booksInView, useBench } from '../common/bench-store';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 
 /** What is on the model, grouped, filtered and by zone, as drawn parts on the mat. */

@@ -8,7 +8,7 @@ import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { money, signed } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords, unknownWords } from '../words/call-line';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 import { sourceWords } from './entry-words';
 
 interface UnderstoodProps {

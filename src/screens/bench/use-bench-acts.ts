@@ -5,7 +5,7 @@ import { deleteEntries, markDone, markPlanned, moveEntries, moveModification } f
 import { printIntent } from '@/core/call-line';
 import { intentOf, type Entry, type Modification } from '@/core/ledger';
 import { draftProblemWords } from '../words/call-line';
-import { BenchContext, entriesOf } from './bench-store';
+import { BenchContext, entriesOf } from '../common/bench-store';
 import type { BenchDialogs, OpenDialog } from './dialogs';
 
 /** What can be done to entries and modifications from anywhere on the bench. */

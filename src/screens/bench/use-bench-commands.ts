@@ -1,20 +1,15 @@
 'use client';
 
-import { useContext, useEffect, useMemo } from 'react';
+import { useContext, useMemo } from 'react';
 import { useRouter } from 'next/navigation';
 import { modNo } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
-import { BenchContext, useBench } from './bench-store';
+import { BenchContext, useBench } from '../common/bench-store';
+import { useCatchUp } from '../common/use-catch-up';
+import { useKeys, type KeyedCommand } from '../common/use-keys';
 import type { BenchCommand } from './command-palette';
 import type { BenchDialogs } from './dialogs';
 import type { useMat } from '../common/use-mat';
-
-interface KeyedCommand extends BenchCommand {
-  /** The key that runs it, as `event.key`, with "ctrl+" and "shift+" before it. */
-  readonly key?: string;
-  /** True when the key works inside text fields too. */
-  readonly everywhere?: boolean;
-}
 
 /** All commands of the bench: the palette lists them, the keyboard runs them. */
 export function useBenchCommands(
@@ -26,7 +21,7 @@ export function useBenchCommands(
   const router = useRouter();
   const version = useBench((s) => s.version);
   if (!store) throw new Error('useBenchCommands is for the parts of the bench');
-  const commands = useMemo((): KeyedCommand[] => {
+  const commands = useMemo((): (BenchCommand & KeyedCommand)[] => {
     void version;
     const now = () => store.getState();
     const step = (by: number) => {
@@ -108,38 +103,3 @@ export function useBenchCommands(
 }
 
 const focus = (id: string) => document.getElementById(id)?.focus();
-
-function useKeys(commands: readonly KeyedCommand[], listening: boolean): void {
-  useEffect(() => {
-    if (!listening) return;
-    const onKey = (e: KeyboardEvent) => {
-      const control = e.ctrlKey || e.metaKey;
-      const pressed = `${control ? 'ctrl+' : ''}${control && e.shiftKey ? 'shift+' : ''}${e.key.length === 1 ? e.key.toLowerCase() : e.key}`;
-      const command = commands.find((c) => c.key === pressed);
-      if (!command || e.altKey) return;
-      const field =
-        e.target instanceof HTMLElement && e.target.matches('input:not([type=checkbox]), textarea, select');
-      const emptyLine =
-        e.target instanceof HTMLInputElement && e.target.id === 'call-line' && e.target.value === '';
-      if (field && !command.everywhere && !(emptyLine && control)) return;
-      e.preventDefault();
-      command.run();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [commands, listening]);
-}
-
-/** Looks for what other windows did, when this one comes to the front and now and then. */
-function useCatchUp(): void {
-  const catchUp = useBench((s) => s.catchUp);
-  useEffect(() => {
-    const look = () => document.visibilityState === 'visible' && void catchUp();
-    const timer = setInterval(look, 4000);
-    window.addEventListener('focus', look);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('focus', look);
-    };
-  }, [catchUp]);
-}

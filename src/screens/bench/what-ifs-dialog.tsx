@@ -8,7 +8,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { count, money, signed } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 /** What-ifs side by side with the plan as it is: pieces, cost and spares of each; adopt one or drop it. */
 export function WhatIfsDialog({ onClose }: { onClose: () => void }) {

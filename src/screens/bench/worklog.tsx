@@ -7,7 +7,7 @@ import type { Modification } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { modNo } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
 

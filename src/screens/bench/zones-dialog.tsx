@@ -8,7 +8,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBench } from '../common/bench-store';
 
 /** Zones and phases of the build: add, rename, nest, take away. */
 export function ZonesDialog({ onClose }: { onClose: () => void }) {

@@ -21,6 +21,7 @@ const QUESTIONS = {
   set: 'What is in the box?',
   stores: 'What is in the stores?',
   prices: 'What does a piece cost?',
+  register: 'Which part was made in which colour?',
 } as const;
 
 /** Bringing something in: choose or read it, look it over row by row, agree. Until then nothing is taken. */
@@ -107,6 +108,11 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
     const prices = good.map((r) => ({ element: r.element, newPrice: r.newPrice, usedPrice: r.usedPrice }));
     void send('prices', { request, prices, colours, memory }, () => router.push('/prices'));
   };
+  const takeRegister = () => {
+    const made = good.map((r) => ({ element: r.element, from: r.from, to: r.to }));
+    void send('register', { request, made, colours, memory }, () => router.back());
+  };
+  const takes = { set: addTable, stores: takeStores, prices: takePrices, register: takeRegister };
   const ready = good.length > 0 && (faulty === 0 || leaveOut);
   const looking = tools.state !== null;
   return (
@@ -158,13 +164,7 @@ export function BringInScreen({ world }: { world: BringInWorld }) {
                 )}
                 <span className="flex-1" />
                 <Button onClick={tools.drop}>Choose something else</Button>
-                <Button
-                  look="main"
-                  disabled={!ready || busy}
-                  onClick={
-                    world.purpose === 'set' ? addTable : world.purpose === 'stores' ? takeStores : takePrices
-                  }
-                >
+                <Button look="main" disabled={!ready || busy} onClick={takes[world.purpose]}>
                   {world.purpose === 'set' ? 'Use these rows' : 'Agree and take them'}
                 </Button>
               </div>
@@ -192,7 +192,9 @@ function Summary({
   const taken =
     purpose === 'prices'
       ? `${count(good.length)} ${good.length === 1 ? 'price' : 'prices'} will be set`
-      : `${pieces(total)} in ${count(good.length)} ${good.length === 1 ? 'row' : 'rows'} will be taken`;
+      : purpose === 'register'
+        ? `${count(good.length)} ${good.length === 1 ? 'row' : 'rows'} will join the register`
+        : `${pieces(total)} in ${count(good.length)} ${good.length === 1 ? 'row' : 'rows'} will be taken`;
   return (
     <>{`${taken}${faulty > 0 ? `; ${count(faulty)} ${faulty === 1 ? 'row has a fault' : 'rows have faults'} and will not be` : ''}.`}</>
   );

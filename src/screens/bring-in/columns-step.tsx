@@ -30,6 +30,8 @@ const ROLE_WORDS: Readonly<Record<ColumnRole, string>> = {
   place: 'place of the tray',
   newPrice: 'price, new',
   usedPrice: 'price, used',
+  from: 'made from',
+  to: 'made to',
   ignore: 'leave out',
 };
 

@@ -17,6 +17,7 @@ const FIX: Readonly<Record<RowFault['fault'], ColumnRole>> = {
   quantity: 'qty',
   'no price': 'usedPrice',
   price: 'usedPrice',
+  year: 'from',
 };
 
 /** Every row with its drawn part and what will be taken; rows with faults say why and can be put right here. */
@@ -89,7 +90,9 @@ function RowCells({ row, tools, purpose }: { row: ReadRow; tools: TableTools; pu
       <span className="w-10">
         {row.element ? <Glyph element={row.element} size={38} /> : <span aria-hidden>▲</span>}
       </span>
-      {purpose !== 'prices' && <b className="w-14 text-right">{row.qty > 0 ? count(row.qty) : '–'}</b>}
+      {purpose !== 'prices' && purpose !== 'register' && (
+        <b className="w-14 text-right">{row.qty > 0 ? count(row.qty) : '–'}</b>
+      )}
       <span className="min-w-0 flex-1 truncate">
         <bdi className="font-medium">
           {row.element ? elementName(row.element) : row.part?.id || 'nothing'}
@@ -104,7 +107,11 @@ function RowCells({ row, tools, purpose }: { row: ReadRow; tools: TableTools; pu
           {note && ` · ${rowNoteWords(note)}`}
         </span>
       </span>
-      {purpose === 'prices' ? (
+      {purpose === 'register' ? (
+        <span className="text-soft w-44 text-right">
+          {row.from ?? '…'} to {row.to ?? 'now'}
+        </span>
+      ) : purpose === 'prices' ? (
         <span className="text-soft w-44 text-right">
           {row.newPrice !== null && `${money(row.newPrice)} new `}
           {row.usedPrice !== null && `${money(row.usedPrice)} used`}

@@ -70,6 +70,7 @@ const SAYS = {
   set: 'An inventory with a part, a colour and a quantity in each row. Any column names, in any order.',
   stores: 'Your own parts with a colour and a quantity in each row, and a tray if you have it written down.',
   prices: 'Parts and colours with what a piece costs, new, used or both.',
+  register: 'Parts and colours that were made, with the years from and to where they are known.',
 } as const;
 
 function OwnTable({
@@ -102,7 +103,9 @@ function OwnTable({
           ? 'Or bring an inventory'
           : purpose === 'stores'
             ? 'Bring your stores'
-            : 'Bring a price list'}
+            : purpose === 'prices'
+              ? 'Bring a price list'
+              : 'Bring a list for the register'}
       </h2>
       <p className="text-soft mb-2">{SAYS[purpose]}</p>
       <div

@@ -38,6 +38,8 @@ export function rowFaultWords(f: RowFault): string {
       return `“${f.text}” is not a whole number of pieces from 1 to 100,000.`;
     case 'no price':
       return 'No price.';
+    case 'year':
+      return `“${f.text}” is not a year, or ends before it begins. Write 2009, or leave it empty.`;
     case 'price':
       return `“${f.text}” is not a price.`;
   }

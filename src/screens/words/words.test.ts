@@ -195,6 +195,7 @@ describe('every fault of a file has a sentence', () => {
     { fault: 'quantity', text: 'two' },
     { fault: 'no price' },
     { fault: 'price', text: 'dear' },
+    { fault: 'year', text: 'old' },
   ] as const)('row: $fault', (fault) => expect(rowFaultWords(fault)).toMatch(/\.$/));
 
   it('row notes and the other files', () => {

@@ -1,13 +1,19 @@
 import { z } from 'zod';
 import { answer, readJson, refuse } from '@/server/http';
-import { takeBoxes, takePrices, takeStock } from '@/server/take-in';
-import { takeBoxesSchema, takePricesSchema, takeStoresSchema } from '@/server/take-in-schemas';
+import { takeBoxes, takePrices, takeRegister, takeStock } from '@/server/take-in';
+import {
+  takeBoxesSchema,
+  takePricesSchema,
+  takeRegisterSchema,
+  takeStoresSchema,
+} from '@/server/take-in-schemas';
 import { workspace } from '@/server/workspace';
 
 const schema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('boxes'), input: takeBoxesSchema }),
   z.strictObject({ what: z.literal('stores'), input: takeStoresSchema }),
   z.strictObject({ what: z.literal('prices'), input: takePricesSchema }),
+  z.strictObject({ what: z.literal('register'), input: takeRegisterSchema }),
 ]);
 
 /** Takes what a person agreed to: all of it or nothing. */
@@ -21,6 +27,8 @@ export async function POST(request: Request): Promise<Response> {
       ? takeBoxes(wish.input, context)
       : wish.what === 'stores'
         ? takeStock(wish.input, context)
-        : takePrices(wish.input, context);
+        : wish.what === 'prices'
+          ? takePrices(wish.input, context)
+          : takeRegister(wish.input, context);
   return done.ok ? answer(done.value) : refuse(409, done.reason);
 }

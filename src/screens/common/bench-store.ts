@@ -14,7 +14,7 @@ import {
 } from '@/core/shared/ids';
 import { refusalWords } from '@/screens/words/refusal';
 import type { Performed } from '@/server/perform';
-import { fetchSnapshot, fetchSteps, sendAction, sendTurn, type Step } from '../common/server-client';
+import { fetchSnapshot, fetchSteps, sendAction, sendTurn, type Step } from './server-client';
 
 export interface Notice {
   readonly text: string;

@@ -1,0 +1,124 @@
+'use client';
+
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartOptions,
+} from 'chart.js';
+import { useMemo } from 'react';
+import { Line } from 'react-chartjs-2';
+import type { CurveStep } from '@/core/audit';
+import { money } from '@/ui/numbers';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Filler, Tooltip);
+
+const INK = '#161616';
+const SOFT = '#4d4d4d';
+const RULE = '#d6d6d6';
+const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
+
+/** How much of what shows any budget puts right: a stair, and where the budget stands on it. */
+export function BudgetChart({
+  steps,
+  all,
+  budget,
+}: {
+  steps: readonly CurveStep[];
+  all: number;
+  budget: number;
+}) {
+  const most = steps.at(-1)?.cost ?? 0;
+  const share = (value: number) => (100 * value) / Math.max(1e-9, all);
+  const here = [...steps].reverse().find((s) => s.cost <= budget);
+  const thinned = useMemo(() => thin(steps), [steps]);
+  const line = thinned.map((s) => ({ x: s.cost / 100, y: share(s.value) }));
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, most / 100))) - 1);
+  const top = Math.ceil((Math.max(most * 1.02, budget) / 100 || 1) / step) * step;
+  line.push({ x: top, y: line.at(-1)?.y ?? 0 });
+  const says = `${money(budget)} puts right ${Math.round(share(here?.value ?? 0))} % of what shows; ${money(most)} puts right ${Math.round(share(steps.at(-1)?.value ?? 0))} %.`;
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    parsing: false,
+    scales: {
+      x: {
+        type: 'linear',
+        min: 0,
+        max: top,
+        ticks: {
+          font,
+          color: SOFT,
+          maxTicksLimit: 5,
+          callback: (v) => `£${Math.round(Number(v) * 100) / 100}`,
+        },
+        grid: { display: false },
+      },
+      y: {
+        min: 0,
+        max: 100,
+        ticks: { font, color: SOFT, stepSize: 25, callback: (v) => `${v} %` },
+        grid: { color: RULE },
+      },
+    },
+    plugins: {
+      legend: { display: false },
+      tooltip: {
+        callbacks: {
+          title: () => '',
+          label: (c) => `£${Number(c.parsed.x).toFixed(2)}: ${Math.round(Number(c.parsed.y))} %`,
+        },
+      },
+    },
+  };
+  return (
+    <div className="h-56">
+      <Line
+        role="img"
+        aria-label={says}
+        options={options}
+        data={{
+          datasets: [
+            {
+              data: line
+                .filter((p) => p.x <= budget / 100)
+                .concat(here ? [{ x: budget / 100, y: share(here.value) }] : []),
+              borderColor: INK,
+              borderWidth: 2.5,
+              stepped: 'before',
+              pointRadius: 0,
+              fill: 'origin',
+              backgroundColor: '#e8e8e8',
+            },
+            {
+              data: line,
+              borderColor: INK,
+              borderWidth: 1,
+              borderDash: [4, 3],
+              stepped: 'before',
+              pointRadius: 0,
+            },
+            {
+              data: [{ x: budget / 100, y: share(here?.value ?? 0) }],
+              borderColor: INK,
+              backgroundColor: '#fcfcfc',
+              borderWidth: 2,
+              pointRadius: 5,
+            },
+          ],
+        }}
+      />
+    </div>
+  );
+}
+
+/** No more steps than a chart this wide can show; the first and last always. */
+function thin(steps: readonly CurveStep[]): readonly CurveStep[] {
+  const every = Math.ceil(steps.length / 400);
+  return steps.filter((_, i) => i % every === 0 || i === steps.length - 1);
+}

@@ -1,0 +1,1 @@
+export { ColourScreen } from './colour-screen';

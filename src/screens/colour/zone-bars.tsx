@@ -1,0 +1,84 @@
+'use client';
+
+import type { Audit } from '@/core/audit';
+import type { ZoneId } from '@/core/shared/ids';
+import { count } from '@/ui/numbers';
+import { usePalette } from '@/ui/palette-context';
+import { useBench } from '../common/bench-store';
+
+/** What is seen of each zone, by colour, to scale: what is off the scheme is raised and ringed. */
+export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: ZoneId) => void }) {
+  const bench = useBench((s) => s.bench);
+  const palette = usePalette();
+  return (
+    <section aria-label="What shows, by zone" className="bg-mat text-mat-ink px-4 py-3">
+      <div className="mb-2 flex items-baseline gap-3">
+        <h2 className="flex-1">What shows, by zone</h2>
+        <span className="text-mat-soft text-[12px]">
+          raised and ringed = off the scheme · a zone opens its scheme
+        </span>
+      </div>
+      <ul className="flex flex-col gap-2.5">
+        {audit.zones.map((z) => (
+          <li key={z.zone} className="grid grid-cols-[132px_1fr_84px] items-center gap-2">
+            <button
+              type="button"
+              className="min-h-7 truncate text-left leading-tight"
+              onClick={() => onScheme(z.zone)}
+              title="Open the scheme"
+            >
+              <bdi className="block truncate font-semibold hover:underline">
+                {bench.records.zone.get(z.zone)?.name}
+              </bdi>
+              <span className="text-mat-soft block text-[12px]">
+                {count(z.seen)} seen{z.schemeSet ? '' : ' · proposed'}
+              </span>
+            </button>
+            <div
+              role="img"
+              aria-label={z.colours
+                .map((c) => `${c.qty} ${c.colour}${c.off > 0 ? `, ${c.off} off` : ''}`)
+                .join('; ')}
+              className="flex h-7 items-end gap-px"
+            >
+              {z.colours.flatMap((c) => {
+                const hex = palette.get(c.colour)?.hex ?? '#9a9a9a';
+                const parts = [
+                  { n: c.qty - c.off, off: false },
+                  { n: c.off, off: true },
+                ];
+                return parts
+                  .filter((p) => p.n > 0)
+                  .map((p) => (
+                    <span
+                      key={`${c.colour}${p.off}`}
+                      title={`${p.n} ${c.colour}${p.off ? ', off the scheme' : ''}`}
+                      style={{ flexGrow: p.n, background: hex }}
+                      className={
+                        p.off
+                          ? 'h-7 min-w-2.5 rounded-sm border-2 border-[#161616] outline outline-[#f4f4f4]'
+                          : 'h-4 min-w-px rounded-xs'
+                      }
+                    />
+                  ));
+              })}
+            </div>
+            <span className="text-right">
+              {z.off > 0 && (
+                <span className="block leading-tight">
+                  <b>{count(z.off)}</b> off
+                </span>
+              )}
+              {z.standIns > 0 && (
+                <span className="block leading-tight">
+                  <b>{count(z.standIns)}</b> stand-ins
+                </span>
+              )}
+              {z.off + z.standIns === 0 && <span className="text-mat-soft">none off</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

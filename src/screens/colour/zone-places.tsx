@@ -1,0 +1,77 @@
+'use client';
+
+import { useMemo } from 'react';
+import { proposeSeen } from '@/core/audit';
+import { batchOf, modelAccount } from '@/core/ledger';
+import { byElementName, elementName, splitElementKey, type ElementKey } from '@/core/parts';
+import { exposureOf, hiddenOf, type ZoneFading } from '@/core/survey';
+import { Input } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { count } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { useKeepExposure } from './use-keep-exposure';
+
+/** The parts of one colour in a zone: how many places each shape has, how many of them nobody sees, what was read. */
+export function ZonePlaces({ zone }: { zone: ZoneFading }) {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const elements = useMemo(() => {
+    void version;
+    return bench.built.balances
+      .elements(modelAccount(zone.zone))
+      .filter(([e, n]) => n > 0 && splitElementKey(e).colour === zone.colour)
+      .sort((a, b) => byElementName(a[0], b[0]));
+  }, [bench, version, zone]);
+  return (
+    <section className="mt-4">
+      <h2 className="mb-1">Its places</h2>
+      <p className="text-mat-soft mb-1 text-[12px]">
+        Say how many of each lie where nobody sees them: the worst can go there.
+      </p>
+      <ul>
+        {elements.map(([element, n]) => (
+          <PlaceRow key={element} zone={zone} element={element} qty={n} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function PlaceRow({ zone, element, qty }: { zone: ZoneFading; element: ElementKey; qty: number }) {
+  const bench = useBench((s) => s.bench);
+  const seen =
+    exposureOf(bench, zone.zone, element)?.seen ??
+    proposeSeen(element, bench.records.zone.get(zone.zone)?.name ?? '');
+  const keep = useKeepExposure(zone.zone, element, seen);
+  const read = zone.batches.filter((b) => b.element === element && b.reading);
+  const known = read.reduce((s, b) => s + b.qty, 0);
+  return (
+    <li className="border-mat-rule flex min-h-10 items-center gap-3 border-b">
+      <Glyph element={element} size={32} />
+      <span className="min-w-0 flex-1">
+        <span className="block truncate">
+          {count(qty)} {elementName(element)}
+        </span>
+        <span className="text-mat-soft block truncate text-[12px]">
+          {read.length === 0
+            ? 'not read'
+            : `${known === qty ? 'all read' : `${known} read`}: ${read.map((b) => `${b.qty} ${batchOf(b.grade)} ΔE ${b.parts.deltaE.toFixed(1)}`).join(', ')}`}
+        </span>
+      </span>
+      <label className="flex items-center gap-1.5">
+        hidden
+        <Input
+          type="number"
+          min={0}
+          max={qty}
+          value={hiddenOf(bench, zone.zone, element)}
+          aria-label={`${elementName(element)}: places that nobody sees`}
+          onChange={(e) =>
+            keep({ hidden: Math.max(0, Math.min(qty, Math.floor(Number(e.target.value)) || 0)) })
+          }
+          className="text-ink w-16"
+        />
+      </label>
+    </li>
+  );
+}

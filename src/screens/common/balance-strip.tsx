@@ -1,0 +1,42 @@
+'use client';
+
+import Link from 'next/link';
+import { takeTally, type Tally } from '@/core/ledger';
+import { count, money, signed } from '@/ui/numbers';
+import { useBench } from './bench-store';
+
+/** The balance as built and as planned, in one line: always in sight. `trying` is what it would be with what is chosen. */
+export function BalanceStrip({ trying }: { trying?: Tally | null }) {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const built = takeTally(bench.built, { of: 'build' }, bench.priceOf).figures;
+  const planned = (trying ?? takeTally(bench.planned, { of: 'build' }, bench.priceOf)).figures;
+  const lack = built.missing - built.madeGood;
+  return (
+    <section
+      aria-label="Balance"
+      data-trying={trying ? 'yes' : undefined}
+      className="border-rule bg-sheet no-print flex flex-wrap items-baseline gap-x-5 gap-y-0.5 border-b px-4 py-1.5"
+    >
+      <span>
+        <b>{count(built.shipped)}</b> shipped − <b>{count(built.out)}</b> out + <b>{count(built.in)}</b> in
+        {lack > 0 && (
+          <>
+            {' '}
+            − <b>{count(lack)}</b> missing
+          </>
+        )}{' '}
+        = <b>{count(built.onModel)}</b> on the model
+      </span>
+      <span className={trying ? 'underline decoration-dotted underline-offset-4' : ''}>
+        as planned <b>{count(planned.onModel)}</b>, net <b>{signed(planned.net)}</b>,{' '}
+        <b>{money(planned.outOfPocket)}</b> out of pocket, <b>{money(planned.worthIn)}</b> with own parts,{' '}
+        <b>{count(planned.recoloured)}</b> recoloured, <b>{count(planned.refreshed)}</b> refreshed,{' '}
+        <b>{count(planned.sparesLeft)}</b> {planned.sparesLeft === 1 ? 'spare' : 'spares'}
+      </span>
+      <Link href={`/builds/${bench.build}`} className="text-soft ml-auto underline">
+        open in the bench
+      </Link>
+    </section>
+  );
+}

@@ -1,0 +1,1 @@
+export { LookOverScreen } from './look-over-screen';

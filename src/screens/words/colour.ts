@@ -1,0 +1,94 @@
+import type { Audit, Availability, Fix, LeftBecause, Made, SlipKind } from '@/core/audit';
+import type { FadingGrade } from '@/core/colour';
+import type { Because, SchoolName, SchoolsReport } from '@/core/survey';
+import type { Weakness } from '@/core/parts';
+import { count, money } from '@/ui/numbers';
+import { SCHOOL_WORDS } from './survey';
+
+export const SLIP_WORDS: Readonly<Record<SlipKind, string>> = {
+  'odd one': 'odd among its like',
+  'near miss': 'near miss',
+  'broken stripe': 'stripe broken',
+  'mirror differs': 'the other side differs',
+  'off scheme': 'off the scheme',
+  'exposed filler': 'filler that is seen',
+  'stand-in': 'stand-in still waiting',
+};
+
+export const madeWords = (made: Made, can: Availability): string =>
+  can === 'never' || !made.made
+    ? 'never made in it'
+    : made.from === 0
+      ? 'came in a box'
+      : can === 'retired'
+        ? `made ${made.from} to ${made.to}, retired`
+        : `made since ${made.from}`;
+
+export const WEAKNESS_WORDS: Readonly<Record<Weakness, string>> = {
+  'a joint across it': 'adds a joint across it: overlap it above or below',
+  'a joint along it': 'adds a joint along it: tie the halves together',
+  'layers instead of one piece': 'layers hold less than one piece, and show their lines',
+};
+
+export const LEFT_WORDS: Readonly<Record<LeftBecause, string>> = {
+  print: 'printed',
+  hidden: 'hidden',
+  'never made': 'never made in it',
+  'no longer made': 'no longer made',
+};
+
+const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+export const inWords = (n: number): string => NUMBERS[n] ?? count(n);
+
+/** "14 slips in five zones. £3.84 puts right four fifths of what shows." */
+export function auditHeadline(audit: Audit): string {
+  const { open, curve, shows } = audit;
+  const waiting = audit.fixes.filter((f) => !f.slip.left && f.planned < f.slip.qty);
+  if (waiting.length === 0)
+    return audit.fixes.some((f) => !f.slip.left)
+      ? 'Every slip is planned for.'
+      : 'No colour here reads as a mistake.';
+  const zones = new Set(waiting.map((f) => f.slip.zone)).size;
+  const slips = `${count(waiting.length)} ${waiting.length === 1 ? 'slip' : 'slips'} in ${inWords(zones)} ${zones === 1 ? 'zone' : 'zones'}.`;
+  if (open.length === 0) return `${slips} None of them can be bought as it should be.`;
+  const reach = curve.steps.at(-1)?.value ?? 0;
+  const [share, words] = reach >= 0.8 * shows ? [0.8, 'four fifths'] : [0.5, 'half'];
+  const step = curve.steps.find((s) => s.value >= share * shows);
+  return step
+    ? `${slips} ${money(step.cost)} puts right ${words} of what shows.`
+    : `${slips} ${money(curve.steps.at(-1)?.cost ?? 0)} puts right ${Math.round((100 * reach) / Math.max(1e-9, shows))} % of what shows; the rest cannot be had.`;
+}
+
+/** Where a fix's pieces come from: "3 from the stores, buy 2 at about £0.09". */
+export function fixSource(f: Fix): string {
+  const each = f.each === null ? '' : ` at ${f.estimated ? 'about ' : ''}${money(f.each)}`;
+  const parts = [
+    f.planned > 0 ? `${f.planned} planned` : '',
+    f.fromSpares > 0 ? `${f.fromSpares} from the spares` : '',
+    f.fromStores > 0 ? `${f.fromStores} from the stores` : '',
+    f.toBuy > 0 ? `buy ${f.toBuy}${each}` : '',
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+export const costWords = (f: Fix): string =>
+  f.planned >= f.slip.qty ? 'planned' : f.cost === null ? 'no price' : money(f.cost);
+
+const BECAUSE: Readonly<Record<Because, (r: SchoolsReport) => string>> = {
+  'not seen': (r) => `no two seen pieces are ΔE ${r.limit} apart, so nothing shows.`,
+  'cheapest that is not seen': (r) =>
+    `it is the cheapest that brings every two seen pieces within ΔE ${r.limit}.`,
+  'least spread': (r) => `nothing brings them within ΔE ${r.limit}; this comes nearest.`,
+};
+
+/** "Match by age, from all at hand, because it is the cheapest that …" */
+export const recommendation = (r: SchoolsReport): string =>
+  `${SCHOOL_WORDS[r.recommended as SchoolName]}: ${BECAUSE[r.because](r)}`;
+
+export const FADING_SHORT: Readonly<Record<FadingGrade, string>> = {
+  'cannot be seen': 'not seen',
+  'seen side by side': 'side by side',
+  'seen close up': 'close up',
+  'seen at arm’s length': 'arm’s length',
+  'seen across the room': 'across the room',
+};
