@@ -1,5 +1,6 @@
 import os from 'node:os';
 import { execFileSync } from 'node:child_process';
+import { benchColour } from './colour';
 import { benchCore } from './core';
 import { benchScreen } from './screen';
 
@@ -8,6 +9,7 @@ console.log(
   `${os.cpus().length} cores, ${os.cpus()[0]?.model ?? ''}, node ${process.version}; medians, least and most\n`,
 );
 benchCore();
+benchColour();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await benchScreen();
 process.exit(0);

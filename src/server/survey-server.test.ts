@@ -129,7 +129,7 @@ describe('the simulated colour meter', () => {
   });
 
   it('is asked by name, and answers with how it stands', async () => {
-    const m = meter(3);
+    const m = meter(5);
     expect(await askMeter(m, { ask: 'state' })).toMatchObject({ value: { state: { connected: false } } });
     expect(await askMeter(m, { ask: 'connect' })).toMatchObject({ value: { state: { connected: true } } });
     expect(await askMeter(m, { ask: 'calibrate' })).toMatchObject({ value: { state: { calibratedAt: 0 } } });

@@ -175,7 +175,7 @@ describe('what each kind of entry counts as', () => {
   });
 
   it('a regrade that brings back other pieces than it took is no lawful entry', () => {
-    const fair = KINDS.regrade.make([unpack]);
+    const fair = KINDS.regrade!.make([unpack]);
     const torn = fair.movements.map((m, i) => (i === 1 ? { ...m, element: ash } : m));
     expect(entryFault({ ...fair, movements: torn })).toMatchObject({ fault: 'not the same pieces' });
     expect(entryFault({ ...fair, movements: fair.movements.slice(0, 1) })).toMatchObject({ fault: 'uneven' });

@@ -11,6 +11,9 @@ export interface KeyedCommand {
   readonly run: () => void;
 }
 
+/** Where letters are typed or chosen, and so are no commands. */
+const TYPED = 'input:not([type=checkbox], [type=radio], [type=range]), textarea, select';
+
 /** Listens for the keys of commands, outside of text fields but for those that work everywhere. */
 export function useKeys(commands: readonly KeyedCommand[], listening: boolean): void {
   useEffect(() => {
@@ -23,8 +26,7 @@ export function useKeys(commands: readonly KeyedCommand[], listening: boolean): 
       const pressed = `${control ? 'ctrl+' : ''}${control && e.shiftKey ? 'shift+' : ''}${e.altKey ? 'alt+' : ''}${key}`;
       const command = commands.find((c) => c.key === pressed);
       if (!command) return;
-      const field =
-        e.target instanceof HTMLElement && e.target.matches('input:not([type=checkbox]), textarea, select');
+      const field = e.target instanceof HTMLElement && e.target.matches(TYPED);
       const emptyLine =
         e.target instanceof HTMLInputElement && e.target.id === 'call-line' && e.target.value === '';
       if (field && !command.everywhere && !(emptyLine && control)) return;

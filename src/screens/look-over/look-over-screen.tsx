@@ -64,20 +64,22 @@ function LookOver() {
           { name: 'size', words: 'Size', keys: 'Alt 4' },
         ]}
       />
-      <header className="px-4 pt-3 pb-2">
-        <h1 className="text-[21px] leading-tight">{headline(report, open.length)}</h1>
-        <p className="text-soft mt-0.5">{aside(report, stay.length)}</p>
-      </header>
-      <main className="min-h-0 flex-1">
-        {part === 'count' && (
-          <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_420px]">
-            <CountIn />
-            <MissingPanel report={report} />
-          </div>
-        )}
-        {part === 'findings' && <Findings findings={findings.filter((f) => !MUST_STAY.includes(f.kind))} />}
-        {part === 'stay' && <MustStay findings={stay} />}
-        {part === 'size' && <SizePanel />}
+      <main className="flex min-h-0 flex-1 flex-col">
+        <div className="px-4 pt-3 pb-2">
+          <h1 className="text-[21px] leading-tight">{headline(report, open.length)}</h1>
+          <p className="text-soft mt-0.5">{aside(report, stay.length)}</p>
+        </div>
+        <div className="min-h-0 flex-1">
+          {part === 'count' && (
+            <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_420px]">
+              <CountIn />
+              <MissingPanel report={report} />
+            </div>
+          )}
+          {part === 'findings' && <Findings findings={findings.filter((f) => !MUST_STAY.includes(f.kind))} />}
+          {part === 'stay' && <MustStay findings={stay} />}
+          {part === 'size' && <SizePanel />}
+        </div>
       </main>
     </div>
   );
