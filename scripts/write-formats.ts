@@ -1,9 +1,14 @@
 import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { modFileSchema } from '../src/core/formats';
+import { planSchema, requestSchema } from '../src/core/make-up';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */
-writeFileSync(
-  'docs/formats/mod-file.schema.json',
-  `${JSON.stringify(z.toJSONSchema(modFileSchema, { target: 'draft-7' }), null, 2)}\n`,
-);
+const write = (name: string, schema: z.ZodType) =>
+  writeFileSync(
+    `docs/formats/${name}.schema.json`,
+    `${JSON.stringify(z.toJSONSchema(schema, { target: 'draft-7' }), null, 2)}\n`,
+  );
+write('mod-file', modFileSchema);
+write('make-up-request', requestSchema);
+write('make-up-plan', planSchema);

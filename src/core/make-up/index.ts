@@ -1,0 +1,19 @@
+export type {
+  MakeUpPlan,
+  Problem,
+  ProblemDonor,
+  ProblemElement,
+  ProblemLot,
+  ProblemOffer,
+  ProblemSeller,
+} from './problem';
+export { planSchema, problemFault, problemSchema, PROBLEM_LIMITS, requestSchema } from './schema';
+export type { ProblemFault } from './schema';
+export { solveBySteps, Solver } from './solver';
+export type { SolverOptions } from './solver';
+export { modelOf } from './milp';
+export type { MakeUpModel, Programme } from './milp';
+export { partModel } from './part-model';
+export { reachableNeed } from './reachable';
+export { scoreOf } from './state';
+export type { Saved } from './state';

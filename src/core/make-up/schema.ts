@@ -1,0 +1,140 @@
+import { z } from 'zod';
+import type { Problem } from './problem';
+
+/** Bounds that keep a problem within what is solved in memory. */
+export const PROBLEM_LIMITS = { lots: 5000, sellers: 2000, offers: 400_000, elements: 50_000, donors: 500 };
+
+const id = z.string().min(1).max(400);
+const pence = z.int().min(0).max(1e9);
+const pieces = z.int().min(1).max(1e6);
+
+/** A make-up problem as it comes in: docs/formats/make-up-request.schema.json is written from it. */
+export const problemSchema = z.object({
+  schema: z.literal('makeup/1'),
+  name: z.string().max(400),
+  elements: z
+    .array(
+      z.object({
+        id,
+        part: z.string().max(400),
+        colour: z.string().max(400),
+        grams: z.number().min(0).max(1e6),
+      }),
+    )
+    .min(1)
+    .max(PROBLEM_LIMITS.elements),
+  lots: z
+    .array(z.object({ id, qty: pieces, accept: z.array(id).min(1).max(1000) }))
+    .min(1)
+    .max(PROBLEM_LIMITS.lots),
+  sellers: z
+    .array(
+      z.object({
+        id,
+        minOrder: pence,
+        postage: z
+          .array(z.object({ maxGrams: z.number().min(0).max(1e9), pence }))
+          .min(1)
+          .max(50),
+        offers: z
+          .array(
+            z.object({
+              element: id,
+              price: pence,
+              stock: z.int().min(0).max(1e7),
+              minQty: pieces,
+              multiple: pieces,
+            }),
+          )
+          .max(50_000),
+      }),
+    )
+    .max(PROBLEM_LIMITS.sellers),
+  donors: z
+    .array(
+      z.object({
+        id,
+        price: pence,
+        maxCopies: z.int().min(0).max(1000),
+        yields: z.array(z.object({ element: id, qty: pieces })).max(5000),
+      }),
+    )
+    .max(PROBLEM_LIMITS.donors),
+  maxSellers: z.int().min(0).max(PROBLEM_LIMITS.sellers).nullable(),
+});
+
+/** What is posted to /api/make-up. */
+export const requestSchema = z.object({
+  problem: problemSchema,
+  options: z
+    .object({
+      /** How long it may take; 10 when left out. */
+      seconds: z.number().min(0.05).max(600).optional(),
+      seed: z
+        .int()
+        .min(0)
+        .max(2 ** 31)
+        .optional(),
+      /** With it the search runs so many steps instead of seconds: the same plan every time. */
+      iterations: z.int().min(1).max(1e7).optional(),
+    })
+    .optional(),
+});
+
+/** The plan that is given back. */
+export const planSchema = z.object({
+  schema: z.literal('makeup-plan/1'),
+  status: z.enum(['optimal', 'bestSoFar', 'gaveUp']),
+  cost: pence,
+  floor: pence,
+  unmet: z.array(z.object({ lot: id, qty: pieces })),
+  buys: z.array(z.object({ seller: id, element: id, qty: pieces })),
+  donors: z.array(z.object({ id, copies: pieces })),
+  byHand: z.object({ cheapestEach: pence, fewestSellers: pence }),
+});
+
+/** Where a problem does not hold together though its shape is right: what refers to nothing, or stands twice. */
+export type ProblemFault =
+  | { readonly fault: 'unknown element'; readonly where: string; readonly id: string }
+  | { readonly fault: 'twice'; readonly where: string; readonly id: string }
+  | { readonly fault: 'bands'; readonly where: string }
+  | { readonly fault: 'too many offers'; readonly offers: number };
+
+/** The first thing in a problem that does not hold together, or undefined. */
+export function problemFault(problem: Problem): ProblemFault | undefined {
+  const offers = problem.sellers.reduce((s, x) => s + x.offers.length, 0);
+  if (offers > PROBLEM_LIMITS.offers) return { fault: 'too many offers', offers };
+  const elements = new Set<string>();
+  for (const [where, list] of [
+    ['elements', problem.elements],
+    ['lots', problem.lots],
+    ['sellers', problem.sellers],
+    ['donors', problem.donors],
+  ] as const) {
+    const seen = new Set<string>();
+    for (const { id: one } of list) {
+      if (seen.has(one)) return { fault: 'twice', where, id: one };
+      seen.add(one);
+      if (where === 'elements') elements.add(one);
+    }
+  }
+  for (const l of problem.lots)
+    for (const e of l.accept)
+      if (!elements.has(e)) return { fault: 'unknown element', where: `lot ${l.id}`, id: e };
+  for (const s of problem.sellers) {
+    const seen = new Set<string>();
+    for (const o of s.offers) {
+      if (!elements.has(o.element))
+        return { fault: 'unknown element', where: `seller ${s.id}`, id: o.element };
+      if (seen.has(o.element)) return { fault: 'twice', where: `offers of seller ${s.id}`, id: o.element };
+      seen.add(o.element);
+    }
+    if (s.postage.some((b, i) => i > 0 && b.maxGrams <= s.postage[i - 1]!.maxGrams))
+      return { fault: 'bands', where: `seller ${s.id}` };
+  }
+  for (const d of problem.donors)
+    for (const y of d.yields)
+      if (!elements.has(y.element))
+        return { fault: 'unknown element', where: `donor ${d.id}`, id: y.element };
+  return undefined;
+}

@@ -1,0 +1,246 @@
+import { between, type Random } from '../shared/random';
+import type { Compiled } from './compile';
+import { fillLots, noRules, type RepairRules } from './repair';
+import { scoreOf, State, type Saved } from './state';
+
+/**
+ * Large-neighbourhood search over plans (Shaw 1998; simulated annealing after Kirkpatrick, Gelatt and Vecchi 1983):
+ * close, open or exchange sellers, free one or two sellers' lots or a few lots, buy a donor more or fewer, then fill what
+ * is open by least marginal cost. The same seed and number of steps give the same plan.
+ */
+export class Search {
+  readonly state: State;
+  best: Saved;
+  private readonly shut: Uint8Array;
+  private readonly sunk: Float64Array;
+  private stuck = 0;
+  /** How promising closed sellers are; even until a floor gives reduced costs. */
+  private promise: Float64Array | null = null;
+
+  constructor(
+    readonly c: Compiled,
+    private readonly random: Random,
+    /** Plans to begin with besides those it makes. */
+    byHand: readonly State[] = [],
+    /** Donor copies to begin with, and to keep; null = none, and they are part of the search. */
+    private readonly donors: Int32Array | null = null,
+  ) {
+    const starts = donors ? [this.construct(true)] : [...byHand, this.construct(false), this.construct(true)];
+    const first = starts.reduce((a, b) => (b.score < a.score ? b : a));
+    this.state = first;
+    this.best = first.save();
+    this.shut = new Uint8Array(c.sellers);
+    this.sunk = new Float64Array(c.sellers);
+  }
+
+  /** A plan from nothing: lots with fewest offers first, by least marginal cost, parcels' costs half paid or not. */
+  private construct(sunk: boolean): State {
+    const state = new State(this.c);
+    this.donors?.forEach((n, d) => state.setCopies(d, n));
+    const rules = noRules(state);
+    if (sunk) for (let s = 0; s < this.c.sellers; s++) rules.sunk[s] = (this.c.bandPence[s]![0] ?? 0) * 0.7;
+    fillLots(state, this.byFewestOffers(), rules, this.random);
+    return state;
+  }
+
+  private byFewestOffers(): number[] {
+    return Array.from({ length: this.c.lots }, (_, l) => l).sort(
+      (a, b) => this.c.offersOfLot[a]!.length - this.c.offersOfLot[b]!.length,
+    );
+  }
+
+  /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
+  steer(reduced: Float64Array): void {
+    const promise = new Float64Array(this.c.sellers);
+    let spread = 1;
+    for (const r of reduced) spread = Math.max(spread, Math.abs(r));
+    reduced.forEach((r, s) => (promise[s] = Math.exp((-6 * r) / spread)));
+    this.promise = promise;
+  }
+
+  /** Puts a plan found elsewhere in the place of the present one, when it is better than the best. */
+  adopt(saved: Saved): boolean {
+    if (scoreOf(saved) >= scoreOf(this.best)) return false;
+    this.state.load(saved);
+    this.best = this.state.save();
+    return true;
+  }
+
+  /** Goes back to the best plan. */
+  restart(): void {
+    this.state.load(this.best);
+    this.stuck = 0;
+  }
+
+  /** One step at a temperature in pence. */
+  step(temperature: number): void {
+    const { state, random } = this;
+    const before = state.score;
+    state.mark();
+    this.move();
+    const after = state.score;
+    const worse = after - before;
+    if (worse <= 0 || random() < Math.exp(-worse / Math.max(1e-9, temperature))) {
+      if (after < scoreOf(this.best) - 1e-9) {
+        this.best = state.save();
+        this.stuck = 0;
+      } else this.stuck++;
+      state.mark();
+    } else {
+      state.rollBack();
+      this.stuck++;
+    }
+  }
+
+  private move(): void {
+    const r = this.random();
+    if (r < 0.22) this.freeSome();
+    else if (r < 0.42) this.close(false);
+    else if (r < 0.62) this.openOne();
+    else if (r < 0.8) this.close(true);
+    else if (r < 0.93 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
+    else this.changeDonor();
+  }
+
+  private rules(): RepairRules {
+    return { shut: this.shut, sunk: this.sunk, blink: this.random() < 0.3 ? 0.08 : 0 };
+  }
+
+  /** Fills the lots that are open, in one of three orders. */
+  private refill(lots: number[]): void {
+    const { state, c } = this;
+    const r = this.random();
+    if (r < 0.4) shuffle(lots, this.random);
+    else if (r < 0.75) lots.sort((a, b) => c.offersOfLot[a]!.length - c.offersOfLot[b]!.length);
+    else lots.sort((a, b) => state.open[b]! - state.open[a]!);
+    fillLots(state, lots, this.rules(), this.random);
+  }
+
+  private lotsOf(seller: number): number[] {
+    const lots: number[] = [];
+    for (const o of this.c.offersOfSeller[seller]!) {
+      if (this.state.used[o] === 0) continue;
+      for (const lot of this.c.acceptedBy[this.c.offerElement[o]!]!)
+        if (this.state.from[lot]!.has(o) && !lots.includes(lot)) lots.push(lot);
+    }
+    return lots;
+  }
+
+  /** Takes pieces of a seller back from the lots that have them; only those pieces are open then. */
+  private takeBack(seller: number): number[] {
+    const lots = this.lotsOf(seller);
+    for (const lot of lots)
+      for (const [source, n] of [...this.state.from[lot]!])
+        if (source >= 0 && this.c.offerSeller[source] === seller) this.state.give(lot, source, -n);
+    return lots;
+  }
+
+  private openSellers(): number[] {
+    const found: number[] = [];
+    for (let s = 0; s < this.c.sellers; s++) if (this.state.active[s]! > 0) found.push(s);
+    return found;
+  }
+
+  private freeSome(): void {
+    const { state, c, random } = this;
+    const count = between(random, 2, Math.max(3, Math.min(24, c.lots >> 3)));
+    const lots = new Set<number>();
+    for (let i = 0; i < count; i++) lots.add(between(random, 0, c.lots - 1));
+    for (const lot of lots) state.freeLot(lot);
+    this.refill([...lots]);
+  }
+
+  private freeSellers(): void {
+    const open = this.openSellers();
+    if (open.length === 0) return;
+    const lots = new Set<number>();
+    for (let i = between(this.random, 1, 2); i > 0; i--)
+      for (const lot of this.lotsOf(open[between(this.random, 0, open.length - 1)]!)) lots.add(lot);
+    for (const lot of lots) this.state.freeLot(lot);
+    this.refill([...lots]);
+  }
+
+  /** Closes a seller, small parcels more often; with `exchange`, another is opened for it. */
+  private close(exchange: boolean): void {
+    const open = this.openSellers();
+    if (open.length === 0) return;
+    const pick = () => open[between(this.random, 0, open.length - 1)]!;
+    let [a, b] = [pick(), pick()];
+    if (this.state.value[b]! < this.state.value[a]!) a = b;
+    const other = exchange ? this.closedSeller() : -1;
+    const lots = this.takeBack(a);
+    this.shut[a] = 1;
+    if (other >= 0) this.openWith(other, lots);
+    else this.refill(lots);
+    this.shut[a] = 0;
+    b = a;
+  }
+
+  private openOne(): void {
+    const other = this.closedSeller();
+    if (other >= 0) this.openWith(other, []);
+  }
+
+  private closedSeller(): number {
+    const { c, state, promise, random } = this;
+    let [best, most] = [-1, -1];
+    for (let i = 0; i < 4; i++) {
+      const s = between(random, 0, c.sellers - 1);
+      if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;
+      const p = promise ? promise[s]! * (0.3 + random()) : random();
+      if (p > most) [best, most] = [s, p];
+    }
+    return best;
+  }
+
+  /** Tries a seller as though his parcel were paid: lots that he serves cheaper come to him, and others with them. */
+  private openWith(seller: number, more: readonly number[]): void {
+    const { c, state, random } = this;
+    const lots = new Set(more);
+    for (const o of c.offersOfSeller[seller]!) {
+      for (const lot of c.acceptedBy[c.offerElement[o]!]!) {
+        if (lots.has(lot)) continue;
+        if (this.dearest(lot) > c.offerPrice[o]! && random() < 0.9) {
+          state.freeLot(lot);
+          lots.add(lot);
+        }
+      }
+    }
+    const first = c.bandPence[seller]![0] ?? 0;
+    this.sunk[seller] = first + (random() < 0.5 ? c.minOrder[seller]! : 0);
+    this.refill([...lots]);
+    this.sunk[seller] = 0;
+  }
+
+  /** The dearest bare price that a lot pays now; Infinity while it lacks pieces. */
+  private dearest(lot: number): number {
+    if (this.state.open[lot]! > 0) return Infinity;
+    let most = -1;
+    for (const [source] of this.state.from[lot]!)
+      if (source >= 0) most = Math.max(most, this.c.offerPrice[source]!);
+    return most;
+  }
+
+  /** One copy of a donor more or fewer; lots that can use it are filled anew. */
+  private changeDonor(): void {
+    const { state, c, random } = this;
+    const d = between(random, 0, c.donorPrice.length - 1);
+    const now = state.copies[d]!;
+    const up = now === 0 || (now < c.donorMax[d]! && random() < 0.5);
+    if (up && now >= c.donorMax[d]!) return;
+    const lots = new Set<number>();
+    for (const [e] of c.donorYields[d]!) for (const lot of c.acceptedBy[e]!) lots.add(lot);
+    for (const lot of lots) state.freeLot(lot);
+    // Several at once now and then: a second copy may pay only together with the first.
+    const by = up ? 1 : random() < 0.3 ? -now : -1;
+    state.setCopies(d, by);
+    this.refill([...lots]);
+  }
+}
+
+function shuffle(list: number[], random: Random): void {
+  for (let i = list.length - 1; i > 0; i--) {
+    const j = between(random, 0, i);
+    [list[i], list[j]] = [list[j]!, list[i]!];
+  }
+}

@@ -1,0 +1,143 @@
+import { seededRandom, type Random } from '../shared/random';
+import { cheapestEach, fewestSellers } from './by-hand';
+import { compile, type Compiled } from './compile';
+import { Floor } from './floor';
+import { planOf } from './plan';
+import type { MakeUpPlan, Problem } from './problem';
+import { reachableNeed } from './reachable';
+import { Search } from './search';
+import { State, type Saved } from './state';
+import { donorChoices, DonorTrial } from './donor-trial';
+import { anneal } from './anneal';
+
+/** How the search is to be run. */
+export interface SolverOptions {
+  readonly seed: number;
+  /** True = choices of donor boxes are tried one after another before the rest of the time goes to the best. */
+  readonly trialDonors: boolean;
+  /** Steps of the floor over the whole time. */
+  readonly floorSteps: number;
+}
+
+/**
+ * Solves a make-up problem piece by piece: `work(fraction)` does a little, `fraction` saying how much of the time or of
+ * the iterations is over. There is always a plan, it only gets better, and the same seed and fractions give the same one.
+ */
+export class Solver {
+  readonly c: Compiled;
+  readonly byHand: MakeUpPlan['byHand'];
+  private readonly random: Random;
+  private readonly reachable: Int32Array;
+  private madeFloors: Floor | null = null;
+  private search: Search;
+  private trial: DonorTrial | null = null;
+  private floorSteps = 0;
+  /** Proven elsewhere, by branch and bound. */
+  private provenFloor = 0;
+
+  constructor(
+    readonly problem: Problem,
+    private readonly options: SolverOptions,
+  ) {
+    this.c = compile({ ...problem });
+    const reachable = reachableNeed(this.c);
+    this.reachable = reachable;
+    this.random = seededRandom(options.seed);
+    const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
+    this.byHand = { cheapestEach: Math.round(each.cost), fewestSellers: Math.round(fewest.cost) };
+    this.search = new Search(this.c, this.random, [each, fewest]);
+  }
+
+  private get floors(): Floor {
+    return (this.madeFloors ??= new Floor(this.c, this.reachable));
+  }
+
+  get best(): Saved {
+    return this.search.best;
+  }
+
+  /** Proven, in whole pence: no plan with the least unmet costs less. */
+  get floor(): number {
+    const relaxed = this.madeFloors ? Math.ceil(this.madeFloors.best - 1e-6) : 0;
+    const proven = Math.max(0, relaxed, this.provenFloor);
+    return Math.min(Math.round(this.best.cost), proven);
+  }
+
+  get isProven(): boolean {
+    return this.floor >= Math.round(this.best.cost) && this.best.unmet === 0;
+  }
+
+  /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
+  promising(count: number): number[] {
+    const used = new Set<number>();
+    this.best.from.forEach((rows) =>
+      rows.forEach(([source]) => source >= 0 && used.add(this.c.offerSeller[source]!)),
+    );
+    const others = Array.from({ length: this.c.sellers }, (_, s) => s)
+      .filter((s) => !used.has(s))
+      .sort((a, b) => this.floors.reduced[a]! - this.floors.reduced[b]!);
+    return [...used, ...others.slice(0, Math.max(0, count - used.size))];
+  }
+
+  /** Takes in a plan found elsewhere. */
+  adopt(saved: Saved): boolean {
+    return this.search.adopt(saved);
+  }
+
+  /** Takes in a plan whose cost is not told: it is reckoned here. */
+  adoptExactly(saved: Saved): boolean {
+    const state = new State(this.c);
+    state.load(saved);
+    return this.search.adopt(state.save());
+  }
+
+  /** Takes in a floor proven elsewhere. */
+  proven(floor: number): void {
+    this.provenFloor = Math.max(this.provenFloor, Math.ceil(floor - 1e-6));
+  }
+
+  /** One step of the floor alone; gives the floor. */
+  floorStep(): number {
+    this.floors.step(this.best.cost);
+    return this.floor;
+  }
+
+  /** Does a little: a step of the floor while there are any to do, and some of the search. */
+  work(fraction: number): void {
+    // Twice as fast as the time at first: its prices steer the search.
+    if (this.floorSteps < this.options.floorSteps * Math.min(1, 0.1 + 1.8 * fraction)) {
+      this.floors.step(this.best.cost);
+      this.floorSteps++;
+      if (this.floorSteps % 10 === 0) this.search.steer(this.floors.reduced);
+    }
+    if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.floorSteps >= 30)
+      return this.tryDonors(fraction);
+    anneal(this.search, fraction);
+  }
+
+  private tryDonors(fraction: number): void {
+    this.trial ??= new DonorTrial(donorChoices(this.c, this.floors, this.best), (copies) => {
+      const rival = new Search(this.c, this.random, [], copies);
+      rival.steer(this.floors.reduced);
+      return rival;
+    });
+    const rival = this.trial.work(fraction);
+    this.search.adopt(rival.best);
+  }
+
+  /** The best plan so far, in the shape of the file. */
+  plan(status: MakeUpPlan['status']): MakeUpPlan {
+    return planOf(this.c, this.best, { status, floor: this.floor, byHand: this.byHand });
+  }
+}
+
+/** Solves with a budget of iterations instead of seconds: the same seed and number give the same plan everywhere. */
+export function solveBySteps(problem: Problem, seed: number, iterations: number): MakeUpPlan {
+  const solver = new Solver(problem, {
+    seed,
+    trialDonors: false,
+    floorSteps: Math.min(600, Math.ceil(iterations / 10)),
+  });
+  for (let i = 0; i < iterations && !solver.isProven; i++) solver.work(i / iterations);
+  return solver.plan(solver.isProven ? 'optimal' : 'bestSoFar');
+}

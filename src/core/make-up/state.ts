@@ -1,0 +1,164 @@
+import { boughtFor, postageOf, type Compiled } from './compile';
+
+/** What an unmet piece weighs beside pence: more than any plan could save by it. */
+export const UNMET = 1e7;
+
+/**
+ * A plan while it is being searched: which pieces of which lots come from which offers and donors. Costs are exact at
+ * every moment; `mark` and `rollBack` undo.
+ */
+export class State {
+  readonly used: Int32Array;
+  readonly value: Float64Array;
+  readonly grams: Float64Array;
+  readonly sellerCost: Float64Array;
+  /** Offers in use of each seller. */
+  readonly active: Int32Array;
+  readonly copies: Int32Array;
+  /** Pieces of each element out of donors: there, and taken. */
+  readonly donorThere: Int32Array;
+  readonly donorTaken: Int32Array;
+  readonly open: Int32Array;
+  /** Allocations of each lot: offer (or -1 - element for donors) to pieces. */
+  readonly from: Map<number, number>[];
+  cost = 0;
+  unmet = 0;
+  parcels = 0;
+  private log: number[] = [];
+
+  constructor(readonly c: Compiled) {
+    this.used = new Int32Array(c.offers);
+    this.value = new Float64Array(c.sellers);
+    this.grams = new Float64Array(c.sellers);
+    this.sellerCost = new Float64Array(c.sellers);
+    this.active = new Int32Array(c.sellers);
+    this.copies = new Int32Array(c.donorPrice.length);
+    this.donorThere = new Int32Array(c.elements);
+    this.donorTaken = new Int32Array(c.elements);
+    this.open = Int32Array.from(c.need);
+    this.from = Array.from({ length: c.lots }, () => new Map<number, number>());
+    this.unmet = c.need.reduce((a, b) => a + b, 0);
+  }
+
+  /** The score: unmet pieces first, then pence. */
+  get score(): number {
+    return this.cost + this.unmet * UNMET;
+  }
+
+  mark(): void {
+    this.log.length = 0;
+  }
+
+  rollBack(): void {
+    for (let i = this.log.length - 3; i >= 0; i -= 3) {
+      const [kind, a, n] = [this.log[i]!, this.log[i + 1]!, this.log[i + 2]!];
+      if (kind === -1) this.applyCopies(a, -n);
+      else this.apply(kind, a, -n);
+    }
+    this.log.length = 0;
+  }
+
+  /** Gives a lot `n` pieces from a source (offer, or -1 - element for donors); below zero takes them back. */
+  give(lot: number, source: number, n: number): void {
+    if (n === 0) return;
+    this.log.push(lot, source, n);
+    this.apply(lot, source, n);
+  }
+
+  setCopies(donor: number, by: number): void {
+    this.log.push(-1, donor, by);
+    this.applyCopies(donor, by);
+  }
+
+  private applyCopies(donor: number, by: number): void {
+    const { c } = this;
+    this.copies[donor]! += by;
+    this.cost += by * c.donorPrice[donor]!;
+    for (const [e, qty] of c.donorYields[donor]!) this.donorThere[e]! += by * qty;
+  }
+
+  private apply(lot: number, source: number, n: number): void {
+    const held = this.from[lot]!;
+    const now = (held.get(source) ?? 0) + n;
+    if (now === 0) held.delete(source);
+    else held.set(source, now);
+    this.open[lot]! -= n;
+    this.unmet -= n;
+    if (source < 0) {
+      this.donorTaken[-1 - source]! += n;
+      return;
+    }
+    const { c } = this;
+    const s = c.offerSeller[source]!;
+    const [min, multiple] = [c.offerMin[source]!, c.offerMultiple[source]!];
+    const before = boughtFor(this.used[source]!, min, multiple);
+    const wasUsed = this.used[source]! > 0;
+    this.used[source]! += n;
+    const isUsed = this.used[source]! > 0;
+    const more = boughtFor(this.used[source]!, min, multiple) - before;
+    this.value[s]! += more * c.offerPrice[source]!;
+    this.grams[s]! += more * c.grams[c.offerElement[source]!]!;
+    if (wasUsed !== isUsed) {
+      const was = this.active[s]! > 0;
+      this.active[s]! += isUsed ? 1 : -1;
+      const is = this.active[s]! > 0;
+      if (was !== is) this.parcels += is ? 1 : -1;
+      if (!is) {
+        this.value[s] = 0;
+        this.grams[s] = 0;
+      }
+    }
+    const cost = this.active[s]! > 0 ? this.parcelCost(s, this.value[s]!, this.grams[s]!) : 0;
+    this.cost += cost - this.sellerCost[s]!;
+    this.sellerCost[s] = cost;
+  }
+
+  parcelCost(s: number, value: number, grams: number): number {
+    return Math.max(value, this.c.minOrder[s]!) + postageOf(this.c, s, grams);
+  }
+
+  /** What `n` more pieces of an offer would cost. `sunk` = what of the parcel's cost is paid already in thought. */
+  marginal(offer: number, n: number, sunk: number): number {
+    const { c } = this;
+    const s = c.offerSeller[offer]!;
+    const [min, multiple] = [c.offerMin[offer]!, c.offerMultiple[offer]!];
+    const used = this.used[offer]!;
+    const more = boughtFor(used + n, min, multiple) - boughtFor(used, min, multiple);
+    if (more === 0) return 0;
+    const value = this.value[s]! + more * c.offerPrice[offer]!;
+    const grams = this.grams[s]! + more * c.grams[c.offerElement[offer]!]!;
+    const now = this.sellerCost[s]!;
+    return this.parcelCost(s, value, grams) - (now > sunk ? now : sunk);
+  }
+
+  freeLot(lot: number): void {
+    for (const [source, n] of [...this.from[lot]!]) this.give(lot, source, -n);
+  }
+
+  /** A copy of what was given, to come back to. */
+  save(): Saved {
+    return {
+      cost: this.cost,
+      unmet: this.unmet,
+      copies: Int32Array.from(this.copies),
+      from: this.from.map((m) => [...m]),
+    };
+  }
+
+  load(saved: Saved): void {
+    for (let l = 0; l < this.c.lots; l++) this.freeLot(l);
+    for (let d = 0; d < this.copies.length; d++) this.applyCopies(d, saved.copies[d]! - this.copies[d]!);
+    saved.from.forEach((rows, lot) => rows.forEach(([source, n]) => this.apply(lot, source, n)));
+    this.log.length = 0;
+  }
+}
+
+/** A plan put away. */
+export interface Saved {
+  readonly cost: number;
+  readonly unmet: number;
+  readonly copies: Int32Array;
+  readonly from: readonly (readonly (readonly [source: number, pieces: number])[])[];
+}
+
+export const scoreOf = (s: Pick<Saved, 'cost' | 'unmet'>): number => s.cost + s.unmet * UNMET;

@@ -1,0 +1,157 @@
+import { parentPort, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
+import { modelOf } from '@/core/make-up/milp';
+import { partModel } from '@/core/make-up/part-model';
+import { reachableNeed } from '@/core/make-up/reachable';
+import { Solver } from '@/core/make-up/solver';
+import { scoreOf } from '@/core/make-up/state';
+import { seededRandom } from '@/core/shared/random';
+import { highs, solveExactly } from './exact';
+import type { FromThread, ToThread } from './messages';
+
+type Task = Extract<ToThread, { say: 'solve' }>;
+
+const port = parentPort as MessagePort;
+const tell = (message: FromThread) => port.postMessage(message);
+
+/** One task: its clock, what other threads found meanwhile, and what was told last. */
+class Job {
+  readonly solver: Solver;
+  stopped = false;
+  private told = Infinity;
+  private toldFloor = -Infinity;
+
+  constructor(readonly task: Task) {
+    const { problem, seed, seconds, role } = task;
+    // A second is short: then the floor comes last, and the search gets by without its prices.
+    const floorSteps = role === 'whole' || seconds < 3 ? 0 : Math.min(700, Math.ceil(45 * seconds));
+    this.solver = new Solver(problem, { seed, trialDonors: role === 'trial', floorSteps });
+    this.tellBest();
+  }
+
+  get elapsed(): number {
+    return (Date.now() - this.task.began) / 1000;
+  }
+
+  get left(): number {
+    return this.task.seconds - this.elapsed;
+  }
+
+  get over(): boolean {
+    return this.stopped || this.left <= 0;
+  }
+
+  /** Reads what came in: better plans from elsewhere, or the word to stop. */
+  listen(): void {
+    for (;;) {
+      const got = receiveMessageOnPort(port) as { message: ToThread } | undefined;
+      if (!got) return;
+      const { message } = got;
+      if (message.run !== this.task.run) continue;
+      if (message.say === 'stop') this.stopped = true;
+      if (message.say === 'adopt' && this.solver.adopt(message.saved)) this.told = scoreOf(this.solver.best);
+    }
+  }
+
+  tellBest(): void {
+    const { best } = this.solver;
+    if (scoreOf(best) < this.told - 1e-9) {
+      this.told = scoreOf(best);
+      tell({ say: 'better', run: this.task.run, saved: best, plan: this.solver.plan('bestSoFar') });
+    }
+    this.tellFloor(this.solver.floor);
+  }
+
+  tellFloor(floor: number): void {
+    if (floor <= this.toldFloor) return;
+    this.toldFloor = floor;
+    tell({ say: 'floor', run: this.task.run, floor });
+  }
+}
+
+/** Searches until some of the time is over, listening in between. */
+function searchUntil(job: Job, share: number): void {
+  let next = 0;
+  while (!job.over && job.elapsed < share * job.task.seconds) {
+    job.solver.work(job.elapsed / (share * job.task.seconds));
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+    job.tellBest();
+  }
+  job.tellBest();
+}
+
+/** Solves parts of the best plan exactly, one after another, until the time is over. */
+async function solveParts(job: Job): Promise<void> {
+  const solver = await highs();
+  const random = seededRandom(job.task.seed + 1);
+  const { solver: own } = job;
+  for (let n = 0; !job.over && job.left > 0.3; n++) {
+    job.listen();
+    const size = { open: 5 + (n % 3), closed: 3 + (n % 4) };
+    const part = partModel(own.c, own.best, own.promising(50), size, random);
+    if (!part?.start) return searchUntil(job, 1);
+    const answer = solveExactly(solver, part.model.programme, {
+      start: part.start,
+      seconds: Math.min(1.5, job.left),
+      gap: 1e-4,
+    });
+    if (answer.values) own.adoptExactly(part.whole(part.model.decode(answer.values)));
+    // A little search from the new place: cheap, and it finds what the part could not see.
+    for (let i = 0; i < 8; i++) own.work(0.97);
+    job.tellBest();
+  }
+}
+
+/** Solves the whole programme: right for small and middling problems, and it proves a floor. */
+async function solveWhole(job: Job): Promise<void> {
+  const solver = await highs();
+  const { c } = job.solver;
+  const need = reachableNeed(c);
+  const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
+    (s) => c.offersOfSeller[s]!.length > 0,
+  );
+  const model = modelOf(c, sellers, need);
+  // A moment of search first: what the solver begins with is then worth having.
+  const wait = c.offers < 500 ? 0.05 : Math.min(0.8, job.task.seconds * 0.1);
+  const until = job.elapsed + wait;
+  while (!job.over && job.elapsed < until) job.solver.work(1 - (until - job.elapsed) / wait);
+  job.tellBest();
+  job.listen();
+  const take = (values: Float64Array): void => {
+    job.solver.adoptExactly(model.decode(values));
+    job.tellBest();
+  };
+  const answer = solveExactly(solver, model.programme, {
+    start: model.encode(job.solver.best),
+    seconds: job.left,
+    gap: 0,
+    onBetter: take,
+    onBound: (bound) => {
+      job.tellFloor(Math.ceil(bound - 1e-6));
+      return job.over;
+    },
+  });
+  if (answer.values) take(answer.values);
+  job.tellFloor(Math.ceil(answer.bound - 1e-6));
+  if (answer.optimal) tell({ say: 'proven', run: job.task.run });
+}
+
+async function solve(task: Task): Promise<void> {
+  const job = new Job(task);
+  if (task.role === 'whole') await solveWhole(job);
+  else if (task.role === 'trial') searchUntil(job, 1);
+  else {
+    const large = job.solver.c.offers > 8000;
+    // A short time goes to the search alone; later the parts find more.
+    const short = task.seconds < 3;
+    searchUntil(job, short ? 0.9 : large ? 0.6 : 0.2);
+    if (short) while (!job.over) job.tellFloor(job.solver.floorStep());
+    else if (!job.over) await solveParts(job);
+  }
+  tell({ say: 'done', run: task.run });
+}
+
+port.on('message', (message: ToThread) => {
+  if (message.say === 'solve') void solve(message);
+});
