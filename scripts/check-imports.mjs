@@ -7,11 +7,11 @@ const MAY_IMPORT = {
   data: ['core'],
   'stand-ins': ['core'],
   workers: ['core'],
-  server: ['data', 'stand-ins', 'core'],
+  server: ['data', 'stand-ins', 'workers', 'core'],
   demo: ['server', 'data', 'stand-ins', 'core'],
   ui: ['core'],
   screens: ['ui', 'workers', 'stand-ins', 'core'],
-  app: ['screens', 'ui', 'server', 'data', 'core'],
+  app: ['screens', 'ui', 'server', 'data', 'stand-ins', 'core'],
 };
 
 const folders = Object.keys(MAY_IMPORT);

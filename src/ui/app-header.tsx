@@ -7,6 +7,7 @@ const SCREENS = [
   { name: 'Look over', path: '/look-over' },
   { name: 'Bench', path: '' },
   { name: 'Colour', path: '/colour' },
+  { name: 'Parts', path: '/parts' },
   { name: 'Tally', path: '/tally' },
 ] as const;
 export type ScreenName = (typeof SCREENS)[number]['name'];

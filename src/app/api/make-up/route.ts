@@ -3,6 +3,13 @@ import { readJson, refuse } from '@/server/http';
 import { solveMakeUp } from '@/server/solve-make-up';
 
 const MOST_BYTES = 64 * 1024 * 1024;
+const running = new Set<AbortController>();
+
+/** Stops every solve that is on: each answers with the best plan it has. */
+export function DELETE(): Response {
+  running.forEach((r) => r.abort());
+  return Response.json({ ok: true, value: running.size });
+}
 
 /**
  * Takes a make-up problem and gives the plan: docs/formats/make-up-request.schema.json. With `Accept: application/x-ndjson` a line
@@ -17,6 +24,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!request.headers.get('accept')?.includes('application/x-ndjson'))
     return Response.json(await solveMakeUp(problem, options, { signal: request.signal }));
   const stopper = new AbortController();
+  running.add(stopper);
   request.signal.addEventListener('abort', () => stopper.abort());
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
@@ -36,6 +44,7 @@ export async function POST(request: Request): Promise<Response> {
           }
         },
       });
+      running.delete(stopper);
       line({ plan });
       if (open) controller.close();
     },

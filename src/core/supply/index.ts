@@ -1,0 +1,23 @@
+export { familyOf, needBy, needOf } from './need';
+export type { NeedLot, NeedReport, NeedSource } from './need';
+export { chanceWithin, gramsOf } from './market';
+export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource } from './market';
+export {
+  allowedSellers,
+  boxGrade,
+  boxId,
+  lotId,
+  offerId,
+  poseProblem,
+  PREFERENCES,
+  readOfferId,
+} from './pose';
+export type { Preferences } from './pose';
+export { addDays, parcelsOf, placePlan } from './place-plan';
+export type { Parcel } from './place-plan';
+export { awaited, countOrderIn } from './count-order';
+export type { AwaitedLot } from './count-order';
+export { pickList, PICK_ORDERS } from './pick-list';
+export type { PickLine, PickOrder } from './pick-list';
+export { coloursOfPart, fitPool, poolHolds } from './pool';
+export type { PoolBox, PoolReport, PoolShort, PoolWant } from './pool';

@@ -1,0 +1,59 @@
+import type { Grade } from '../ledger';
+import type { ElementKey } from '../parts';
+import type { Minor } from '../shared/money';
+
+/** What a seller has of one element in one condition. */
+export interface MarketOffer {
+  readonly element: ElementKey;
+  readonly grade: Grade;
+  readonly price: Minor;
+  readonly stock: number;
+  readonly minQty: number;
+  readonly multiple: number;
+}
+
+export interface MarketSeller {
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly minOrder: Minor;
+  readonly postage: readonly { readonly maxGrams: number; readonly pence: Minor }[];
+  /** Days from order to door: the usual, and its spread (a standard deviation). */
+  readonly days: number;
+  readonly spread: number;
+  /** Shares of parcels that come late, short, or with something wrong. */
+  readonly late: number;
+  readonly short: number;
+  readonly wrong: number;
+  readonly offers: readonly MarketOffer[];
+}
+
+/** A whole set for sale, to be broken up. */
+export interface MarketBox {
+  readonly code: string;
+  readonly name: string;
+  readonly condition: 'new' | 'second-hand';
+  readonly price: Minor;
+  readonly copies: number;
+  readonly lots: readonly { readonly element: ElementKey; readonly qty: number }[];
+}
+
+export interface MarketAnswer {
+  readonly sellers: readonly MarketSeller[];
+  readonly boxes: readonly MarketBox[];
+}
+
+/** Where prices come from. The simulated market, a CSV price list or a real source answer alike. */
+export interface MarketSource {
+  ask(elements: readonly ElementKey[]): Promise<MarketAnswer>;
+}
+
+/** The chance that a parcel is there within so many days: normal around the usual days, and late ones never. */
+export function chanceWithin(seller: Pick<MarketSeller, 'days' | 'spread' | 'late'>, days: number): number {
+  const z = (days - seller.days) / Math.max(0.5, seller.spread);
+  // Logistic approximation of the normal distribution (Bowling et al. 2009), within 0.01.
+  return (1 - seller.late) / (1 + Math.exp(-1.702 * z));
+}
+
+/** What a piece weighs, in grams, from its room: 0.14 g for each stud and plate, and a little for its walls. */
+export const gramsOf = (room: number): number => Math.max(0.1, Math.round((0.1 + 0.14 * room) * 100) / 100);

@@ -1,0 +1,65 @@
+import type { Workbench } from '../bench';
+import { accountOwner, placeOf, type Grade } from '../ledger';
+import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
+import type { EntryId, ModificationId } from '../shared/ids';
+
+/** One thing to get out: so many of an element from a place. */
+export interface PickLine {
+  readonly place: 'stores' | 'spares' | 'donor';
+  /** Tray's name, "spares", or the box. */
+  readonly where: string;
+  /** Rank of the place along the racks. */
+  readonly rank: number;
+  readonly element: ElementKey;
+  readonly grade: Grade;
+  readonly qty: number;
+  readonly modification: ModificationId | null;
+  readonly entries: readonly EntryId[];
+}
+
+export const PICK_ORDERS = ['tray', 'shape'] as const;
+export type PickOrder = (typeof PICK_ORDERS)[number];
+
+/**
+ * What planned entries take out of stores, spares and boxes: in the order of the trays, or for sorting into cups by
+ * family, size and colour. With a modification, only its own.
+ */
+export function pickList(bench: Workbench, order: PickOrder, only: ModificationId | null = null): PickLine[] {
+  const trays = new Map([...bench.records.tray.values()].map((t) => [t.id as string, t]));
+  const lines = new Map<string, PickLine>();
+  for (const e of bench.entries) {
+    if (e.state !== 'planned' || e.whatIf !== null || (only && e.modification !== only)) continue;
+    for (const m of e.movements) {
+      const place = placeOf(m.from);
+      if (place !== 'stores' && place !== 'spares' && place !== 'donor') continue;
+      if (bench.built.balances.at(m.from, m.element, m.grade) <= 0) continue;
+      const tray = trays.get(accountOwner(m.from));
+      const copy = bench.records.copy.get(accountOwner(m.from));
+      const where =
+        place === 'stores' ? (tray?.name ?? 'tray') : place === 'donor' ? (copy?.setName ?? 'box') : 'spares';
+      const key = `${m.from}|${m.element}|${m.grade}`;
+      const old = lines.get(key);
+      lines.set(key, {
+        place,
+        where: tray?.place ? `${where}, ${tray.place}` : where,
+        rank: place === 'stores' ? (tray?.position ?? 0) : place === 'spares' ? -1 : 1e6,
+        element: m.element,
+        grade: m.grade,
+        qty: (old?.qty ?? 0) + m.qty,
+        modification: e.modification,
+        entries: [...(old?.entries ?? []), e.id],
+      });
+    }
+  }
+  const shape = (l: PickLine) => {
+    const { part } = splitElementKey(l.element);
+    const { family, size } = partOf(part);
+    return [family.name, size[0], size[1]] as const;
+  };
+  return [...lines.values()].sort((a, b) => {
+    if (order === 'tray')
+      return a.rank - b.rank || a.where.localeCompare(b.where) || byElementName(a.element, b.element);
+    const [x, y] = [shape(a), shape(b)];
+    return x[0].localeCompare(y[0]) || x[1] - y[1] || x[2] - y[2] || byElementName(a.element, b.element);
+  });
+}

@@ -1,0 +1,132 @@
+import type { Problem, ProblemElement } from '../make-up';
+import { grade, type Grade } from '../ledger';
+import { partOf, splitElementKey, type ElementKey } from '../parts';
+import type { PriceOf } from '../ledger';
+import { chanceWithin, gramsOf, type MarketAnswer, type MarketBox, type MarketSeller } from './market';
+import type { NeedLot } from './need';
+
+/** How the need is to be met. */
+export interface Preferences {
+  readonly maxParcels: number | null;
+  readonly used: boolean;
+  /** Hidden parts in any colour. */
+  readonly hiddenAnyColour: boolean;
+  readonly boxes: boolean;
+  /** Share of their worth at which a box's left-over parts are credited, 0 to 1. */
+  readonly credit: number;
+  /** Days until it must be there, and how sure; null = whenever. */
+  readonly within: number | null;
+  readonly chance: number;
+  readonly never: ReadonlySet<string>;
+}
+
+export const PREFERENCES: Preferences = {
+  maxParcels: null,
+  used: true,
+  hiddenAnyColour: true,
+  boxes: true,
+  credit: 0.3,
+  within: null,
+  chance: 0.8,
+  never: new Set(),
+};
+
+/** An offered element in a condition, as the problem names it. */
+export const offerId = (element: ElementKey, g: Grade): string => `${element}#${g}`;
+export function readOfferId(id: string): { element: ElementKey; grade: Grade } {
+  const cut = id.lastIndexOf('#');
+  return { element: id.slice(0, cut) as ElementKey, grade: id.slice(cut + 1) as Grade };
+}
+
+/** The id of a need's lot in the problem. */
+export const lotId = (lot: Pick<NeedLot, 'element' | 'hidden'>): string =>
+  `${lot.element}${lot.hidden ? '!' : ''}`;
+
+/** Sellers that may be used: not shut out, and quick enough. */
+export const allowedSellers = (market: MarketAnswer, p: Preferences): MarketSeller[] =>
+  market.sellers.filter(
+    (s) => !p.never.has(s.id) && (p.within === null || chanceWithin(s, p.within) >= p.chance),
+  );
+
+/** The need and a market as a make-up problem. Lots that nobody has are kept: they come back as unmet. */
+export function poseProblem(
+  lots: readonly NeedLot[],
+  market: MarketAnswer,
+  preferences: Preferences,
+  priceOf: PriceOf,
+): Problem {
+  const sellers = allowedSellers(market, preferences);
+  const offered = new Map<string, Set<string>>();
+  const byPart = new Map<string, Set<string>>();
+  const elements = new Map<string, ProblemElement>();
+  const learn = (element: ElementKey, g: Grade): string => {
+    const id = offerId(element, g);
+    if (elements.has(id)) return id;
+    const { part, colour } = splitElementKey(element);
+    const { size, height } = partOf(part);
+    elements.set(id, { id, part, colour, grams: gramsOf(size[0] * size[1] * height) });
+    const note = (map: Map<string, Set<string>>, key: string) =>
+      map.set(key, (map.get(key) ?? new Set()).add(id));
+    note(offered, element);
+    note(byPart, part);
+    return id;
+  };
+  const usable = (g: Grade) => preferences.used || g === 'new';
+  const posed = sellers.map((s) => ({
+    id: s.id,
+    minOrder: s.minOrder,
+    postage: s.postage,
+    offers: s.offers
+      .filter((o) => usable(o.grade))
+      .map((o) => ({
+        element: learn(o.element, o.grade),
+        price: o.price,
+        stock: o.stock,
+        minQty: o.minQty,
+        multiple: o.multiple,
+      })),
+  }));
+  const boxes = preferences.boxes ? market.boxes : [];
+  const wanted = new Set(lots.map((l) => l.element));
+  const donors = boxes.map((b) => ({
+    id: boxId(b),
+    price: Math.max(1, b.price - credited(b, wanted, preferences.credit, priceOf)),
+    maxCopies: b.copies,
+    yields: sumYields(b.lots.map((l) => ({ element: learn(l.element, boxGrade(b)), qty: l.qty }))),
+  }));
+  const wishes = lots.map((l) => {
+    const { part } = splitElementKey(l.element);
+    const found = l.hidden && preferences.hiddenAnyColour ? byPart.get(part) : offered.get(l.element);
+    // An element that nobody offers: the lot is unmet, and still stands in the plan.
+    const accept = found ? [...found] : [learn(l.element, grade('new'))];
+    return { id: lotId(l), qty: l.qty, accept };
+  });
+  return {
+    schema: 'makeup/1',
+    name: 'need',
+    elements: [...elements.values()],
+    lots: wishes,
+    sellers: posed,
+    donors,
+    maxSellers: preferences.maxParcels,
+  };
+}
+
+export const boxId = (b: Pick<MarketBox, 'code' | 'condition'>): string => `${b.code} ${b.condition}`;
+export const boxGrade = (b: Pick<MarketBox, 'condition'>): Grade =>
+  grade(b.condition === 'new' ? 'new' : 'used');
+
+function sumYields(rows: readonly { element: string; qty: number }[]) {
+  const sums = new Map<string, number>();
+  for (const r of rows) sums.set(r.element, (sums.get(r.element) ?? 0) + r.qty);
+  return [...sums].map(([element, qty]) => ({ element, qty }));
+}
+
+/** What the parts of a box that nobody needs are credited with: a share of their worth used. */
+function credited(b: MarketBox, wanted: ReadonlySet<ElementKey>, share: number, priceOf: PriceOf): number {
+  const worth = b.lots.reduce(
+    (s, l) => s + (wanted.has(l.element) ? 0 : l.qty * (priceOf(l.element, grade('used')) ?? 0)),
+    0,
+  );
+  return Math.floor(Math.min(b.price * 0.9, worth * share));
+}

@@ -1,0 +1,324 @@
+import { describe, expect, it } from 'vitest';
+import { addModification, planWork, Workbench } from '../bench';
+import { BLANK_INTENT, entryFault, overdrafts, orderAccount, sparesAccount, type Intent } from '../ledger';
+import { solveBySteps } from '../make-up';
+import { elementKey, type ElementKey } from '../parts';
+import type { ColourId, PartId } from '../shared/ids';
+import { seededRandom } from '../shared/random';
+import { faultsOf } from '../testing/make-up';
+import { did, makeBench, testSource, zoneId } from '../testing/bench';
+import { el } from '../testing/world';
+import { fateOf, MarketFailed, simulatedMarket } from '@/stand-ins/market';
+import {
+  awaited,
+  chanceWithin,
+  coloursOfPart,
+  countOrderIn,
+  fitPool,
+  needBy,
+  needOf,
+  parcelsOf,
+  pickList,
+  placePlan,
+  poseProblem,
+  PREFERENCES,
+  type MarketAnswer,
+  type MarketSeller,
+} from './index';
+
+const source = testSource();
+const [ash, slate, bark] = ['ash', 'slate', 'bark'].map((c) => el('brick 1x2', c)) as [
+  ElementKey,
+  ElementKey,
+  ElementKey,
+];
+const tile = el('tile 2x2', 'bark');
+
+const plan = (bench: Workbench, ...intents: Partial<Intent>[]): Workbench =>
+  did(
+    bench,
+    planWork(
+      bench,
+      [
+        {
+          title: 'Wall',
+          zone: zoneId('Wall'),
+          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
+        },
+      ],
+      'plan',
+      source,
+    ),
+  );
+
+/** Twelve ash in the stores; a plan that wants more than there is, some of it hidden. */
+const wall = () =>
+  plan(
+    makeBench({
+      zones: { Wall: ['6 brick 1x2 slate'], Roof: ['2 tile 2x2 bark'] },
+      stores: ['12 brick 1x2 ash'],
+      prices: ['brick 1x2 ash 9', 'tile 2x2 bark 14', 'brick 1x2 slate 9'],
+    }),
+    { kind: 'recolour', off: [{ element: slate, qty: 4 }], on: [{ element: ash, qty: 4 }] },
+    { kind: 'add', on: [{ element: slate, qty: 6 }] },
+    { kind: 'add', on: [{ element: ash, qty: 13 }] },
+    { kind: 'add', on: [{ element: tile, qty: 5 }] },
+    { kind: 'add', on: [{ element: bark, qty: 7 }], hidden: true },
+  );
+
+const seller = (
+  id: string,
+  offers: [ElementKey, number, number][],
+  more: Partial<MarketSeller> = {},
+): MarketSeller => ({
+  id,
+  name: id,
+  place: 'Hollin',
+  minOrder: 0,
+  postage: [
+    { maxGrams: 50, pence: 150 },
+    { maxGrams: 5000, pence: 320 },
+  ],
+  days: 5,
+  spread: 2,
+  late: 0.1,
+  short: 0,
+  wrong: 0,
+  offers: offers.map(([element, price, stock]) => ({
+    element,
+    grade: 'new' as never,
+    price,
+    stock,
+    minQty: 1,
+    multiple: 1,
+  })),
+  ...more,
+});
+const market: MarketAnswer = {
+  sellers: [
+    seller('Near', [
+      [ash, 8, 40],
+      [slate, 9, 40],
+      [tile, 20, 3],
+    ]),
+    seller(
+      'Far',
+      [
+        [tile, 12, 40],
+        [ash, 5, 2],
+      ],
+      { days: 30 },
+    ),
+  ],
+  boxes: [],
+};
+const weigh = () => 0.5;
+
+describe('the need', () => {
+  it('is what is planned less what is freed, at hand and ordered, told by entries', () => {
+    const need = needOf(wall());
+    // Four slate come off before six are wanted; of seventeen ash there are twelve.
+    expect(need.lots.map((l) => [l.element, l.qty, l.hidden])).toEqual([
+      [ash, 5, false],
+      [bark, 7, true],
+      [slate, 2, false],
+      [tile, 5, false],
+    ]);
+    expect(need).toMatchObject({ planned: 35, fromSpares: 4, fromStores: 12, missing: 19 });
+    for (const lot of need.lots) expect(lot.sources.reduce((s, x) => s + x.qty, 0)).toBe(lot.qty);
+    expect(need.runningLow[0]).toMatchObject({ element: ash, left: 0, taken: 12 });
+    expect(needBy(need.lots, (l) => l.hidden)).toEqual([
+      [false, 12],
+      [true, 7],
+    ]);
+  });
+
+  it('nothing planned is nothing needed', () =>
+    expect(needOf(makeBench({ zones: { Wall: ['1 brick 1x2 ash'] } }))).toMatchObject({
+      planned: 0,
+      missing: 0,
+    }));
+});
+
+describe('from need to order', () => {
+  it('a plan is posed, solved, ordered and counted in, and the books stay lawful to the penny', () => {
+    const bench = wall();
+    const need = needOf(bench);
+    const problem = poseProblem(need.lots, market, PREFERENCES, bench.priceOf);
+    const found = solveBySteps(problem, 1, 120);
+    expect(faultsOf(problem, found)).toEqual([]);
+    expect(found.unmet).toEqual([]);
+    const before = bench.built.figures({ of: 'build' }).outOfPocket;
+    const command = placePlan(bench, need.lots, found, market, weigh, '2026-11-24', source);
+    did(bench, command);
+    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(bench.built.balances)).toEqual([]);
+    expect(bench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost);
+    expect(needOf(bench)).toMatchObject({ missing: 0, ordered: 19 });
+    expect(parcelsOf(found, market, weigh).reduce((s, p) => s + p.value + p.postage + p.filler, 0)).toBe(
+      found.cost,
+    );
+    // One piece of each lot is short: it is claimed, and needed again.
+    for (const order of bench.records.order.values()) {
+      const lots = awaited(bench, order);
+      did(
+        bench,
+        countOrderIn(bench, order, (l) => l.qty - 1, source),
+      );
+      expect(awaited(bench, order)).toEqual([]);
+      expect(lots.length).toBeGreaterThan(0);
+    }
+    const lost = bench.entries
+      .filter((e) => e.kind === 'transfer')
+      .flatMap((e) => e.movements.filter((m) => m.to === 'gone:missing'));
+    expect(needOf(bench).missing).toBe(lost.reduce((s, m) => s + m.qty, 0));
+    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(bench.built.balances)).toEqual([]);
+    expect(bench.built.balances.total(sparesAccount(bench.build))).toBe(19 - lost.length);
+  });
+
+  it('hidden parts take any colour, unless they are to be as planned', () => {
+    const bench = wall();
+    const { lots } = needOf(bench);
+    const pose = (hiddenAnyColour: boolean) =>
+      poseProblem(lots, market, { ...PREFERENCES, hiddenAnyColour }, bench.priceOf);
+    expect(solveBySteps(pose(true), 1, 40).unmet).toEqual([]);
+    expect(solveBySteps(pose(false), 1, 40).unmet).toEqual([{ lot: `${bark}!`, qty: 7 }]);
+  });
+
+  it('a date, a shut-out seller and a limit of parcels are kept', () => {
+    const bench = wall();
+    const { lots } = needOf(bench);
+    const sellersOf = (p: Partial<typeof PREFERENCES>) =>
+      poseProblem(lots, market, { ...PREFERENCES, ...p }, bench.priceOf).sellers.map((s) => s.id);
+    expect(sellersOf({ within: 10 })).toEqual(['Near']);
+    expect(sellersOf({ never: new Set(['Near']) })).toEqual(['Far']);
+    expect(poseProblem(lots, market, { ...PREFERENCES, maxParcels: 1 }, bench.priceOf).maxSellers).toBe(1);
+    expect(chanceWithin(market.sellers[0]!, 5)).toBeCloseTo(0.45, 2);
+    expect(chanceWithin(market.sellers[0]!, 50)).toBeCloseTo(0.9, 2);
+  });
+
+  it('a box that is bought is broken up, its price counts once, and its parts serve the plan', () => {
+    const bench = wall();
+    const { lots } = needOf(bench);
+    const boxed: MarketAnswer = {
+      sellers: market.sellers,
+      boxes: [
+        {
+          code: 'B1',
+          name: 'Night tram',
+          condition: 'second-hand',
+          price: 60,
+          copies: 1,
+          lots: [
+            { element: tile, qty: 5 },
+            { element: slate, qty: 9 },
+            { element: ash, qty: 5 },
+          ],
+        },
+      ],
+    };
+    const found = solveBySteps(poseProblem(lots, boxed, PREFERENCES, bench.priceOf), 1, 120);
+    expect(found.donors).toHaveLength(1);
+    did(bench, placePlan(bench, lots, found, boxed, weigh, '2026-11-24', source));
+    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(bench.built.balances)).toEqual([]);
+    expect(needOf(bench)).toMatchObject({ missing: 0 });
+    expect([...bench.records.copy.values()].filter((c) => c.role === 'donor').map((c) => c.price)).toEqual([
+      60,
+    ]);
+  });
+});
+
+it('a pick list goes by the trays, or by shape, for one modification or all', () => {
+  const bench = wall();
+  did(bench, addModification(bench, 'Other', zoneId('Wall'), source));
+  expect(pickList(bench, 'tray').map((l) => [l.where, l.element, l.qty])).toEqual([['A1', ash, 12]]);
+  expect(pickList(bench, 'shape', bench.modifications.at(-1)!.id)).toEqual([]);
+});
+
+describe('a pool of boxes', () => {
+  const boxes = [
+    {
+      code: 'T',
+      name: 'Night tram',
+      copies: 2,
+      lots: [
+        { element: ash, qty: 4 },
+        { element: slate, qty: 3 },
+      ],
+    },
+  ];
+  const palette = makeBench({ zones: {} }).palette;
+
+  it('fits or is short, with what comes near, how many copies more, and what is left over', () => {
+    expect(fitPool(boxes, [{ element: ash, qty: 8 }], palette)).toMatchObject({
+      fits: true,
+      used: 8,
+      held: 14,
+    });
+    const report = fitPool(
+      boxes,
+      [
+        { element: ash, qty: 9 },
+        { element: bark, qty: 1 },
+      ],
+      palette,
+    );
+    expect(report.fits).toBe(false);
+    expect(report.short).toMatchObject([
+      { element: ash, short: 1, near: [{ element: slate, left: 6 }], more: [{ code: 'T', copies: 1 }] },
+      { element: bark, short: 1, more: [] },
+    ]);
+    expect(report.left).toEqual([{ element: slate, qty: 6 }]);
+  });
+
+  it('says in which colours it has a part', () =>
+    expect(coloursOfPart(boxes, 'brick 1x2' as PartId)).toEqual([
+      { element: ash, qty: 8 },
+      { element: slate, qty: 6 },
+    ]));
+});
+
+describe('the simulated market', () => {
+  const ask = (seed: number, elements: readonly ElementKey[], failing = 0) =>
+    simulatedMarket({
+      seed,
+      sellers: 40,
+      priceOf: () => 10,
+      register: { look: (e) => (e === bark ? { made: false } : { made: true, from: 1990, to: null }) },
+      year: 2026,
+      boxes: [],
+      wait: async () => {},
+      failing,
+      random: seededRandom(1),
+    }).ask(elements);
+
+  it('answers the same to the same question, has many sellers, and nothing that was never made', async () => {
+    const [a, b] = [await ask(1, [ash, bark]), await ask(1, [ash, bark])];
+    expect(a).toEqual(b);
+    expect(new Set(a.sellers.map((s) => s.name)).size).toBe(40);
+    const offers = a.sellers.flatMap((s) => s.offers);
+    expect(offers.length).toBeGreaterThan(4);
+    expect(offers.every((o) => o.element === ash && o.stock % o.multiple === 0 && o.price > 0)).toBe(true);
+    expect(await ask(2, [ash])).not.toEqual(await ask(1, [ash]));
+  });
+
+  it('fails now and then', async () => expect(ask(1, [ash], 1)).rejects.toThrow(MarketFailed));
+
+  it('a parcel’s fate is its own, whenever it is looked at', () => {
+    const fates = Array.from({ length: 200 }, (_, i) => fateOf(`order-${i}`, undefined));
+    expect(fates.filter((f) => f.lateDays > 0).length).toBeGreaterThan(10);
+    expect(fates.filter((f) => f.lacks('x', 9).short > 0).length).toBeGreaterThan(3);
+    expect(fateOf('order-7', undefined).lateDays).toBe(fates[7]!.lateDays);
+    for (const f of fates) {
+      const { short, wrong } = f.lacks('x', 3);
+      expect(short + wrong).toBeLessThanOrEqual(3);
+    }
+  });
+});
+
+it('an order’s account is where its pieces wait', () => {
+  expect(orderAccount('o1' as never)).toBe('order:o1');
+  expect(elementKey('brick 1x2' as PartId, 'ash' as ColourId)).toBe(ash);
+});

@@ -1,0 +1,143 @@
+'use client';
+
+import { useState } from 'react';
+import { elementName } from '@/core/parts';
+import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count, modNo, pieces } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { list } from '../words/places';
+
+/** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
+export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => void }) {
+  const bench = useBench((s) => s.bench);
+  const [by, setBy] = useState<'zone' | 'modification' | 'family'>('modification');
+  const groups = needBy(need.lots, (lot, s) => {
+    if (by === 'family') return familyOf(lot);
+    if (by === 'zone') return s.zone ? (bench.records.zone.get(s.zone)?.name ?? '') : 'no zone';
+    const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
+    return m ? `${modNo(m.no)} ${m.title}` : 'no modification';
+  });
+  return (
+    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_360px]">
+      <section aria-label="Lots still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
+        <div className="mb-3 flex flex-wrap items-start gap-3">
+          <div className="min-w-72 flex-1">
+            <h1 className="text-[21px] leading-tight">{headline(need)}</h1>
+            <p className="text-soft">{whereFrom(need)}</p>
+          </div>
+          {need.missing > 0 && (
+            <Button look="main" onClick={onMakeUp}>
+              Make up what is missing
+            </Button>
+          )}
+        </div>
+        {need.lots.length === 0 && (
+          <p className="text-soft">
+            Plan something on the bench, or choose fixes in Colour: what they call for and nobody has is
+            listed here.
+          </p>
+        )}
+        <ul>
+          {need.lots.map((lot) => (
+            <LotRow key={`${lot.element}${lot.hidden}`} lot={lot} />
+          ))}
+        </ul>
+      </section>
+      <aside
+        aria-label="The need by part of the work"
+        tabIndex={0}
+        className="border-rule min-h-0 overflow-auto border-l p-4"
+      >
+        {need.runningLow.length > 0 && (
+          <section className="mb-5">
+            <h2 className="mb-1">Running low</h2>
+            <ul>
+              {need.runningLow.slice(0, 8).map((r) => (
+                <li key={r.element} className="flex min-h-9 items-center gap-2">
+                  <Glyph element={r.element} size={28} />
+                  <span className="flex-1">
+                    {elementName(r.element)}: the plan takes {r.taken},{' '}
+                    {r.left === 0 ? 'none is left' : `${r.left} ${r.left === 1 ? 'is' : 'are'} left`}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <div role="group" aria-label="Told by" className="mb-2 flex gap-1">
+          {(['modification', 'zone', 'family'] as const).map((b) => (
+            <Button
+              key={b}
+              look={by === b ? 'main' : 'plain'}
+              aria-pressed={by === b}
+              onClick={() => setBy(b)}
+            >
+              by {b}
+            </Button>
+          ))}
+        </div>
+        <ul>
+          {groups.map(([name, n]) => (
+            <li key={name} className="border-rule flex min-h-9 items-center gap-2 border-b">
+              <bdi className="min-w-0 flex-1 truncate">{name}</bdi>
+              <b>{count(n)}</b>
+            </li>
+          ))}
+        </ul>
+      </aside>
+    </div>
+  );
+}
+
+function headline(need: NeedReport): string {
+  if (need.planned === 0) return 'Nothing is planned that needs parts.';
+  if (need.missing === 0) return `Everything planned is at hand or on its way: ${pieces(need.planned)}.`;
+  const lots = `${count(need.lots.length)} ${need.lots.length === 1 ? 'lot' : 'lots'}`;
+  return `${pieces(need.missing)} in ${lots} are still missing, of ${count(need.planned)} planned.`;
+}
+
+function whereFrom(need: NeedReport): string {
+  const parts = [
+    need.fromSpares > 0 ? `${count(need.fromSpares)} from this build’s spares` : '',
+    need.fromStores > 0 ? `${count(need.fromStores)} from the stores` : '',
+    need.fromDonors > 0 ? `${count(need.fromDonors)} from boxes` : '',
+    need.ordered > 0 ? `${count(need.ordered)} on order` : '',
+  ].filter(Boolean);
+  return parts.length > 0 ? `The rest is there: ${list(parts)}.` : 'Nothing of it is at hand.';
+}
+
+/** A lot with the entries it came from, opened by its number. */
+function LotRow({ lot }: { lot: NeedLot }) {
+  const bench = useBench((s) => s.bench);
+  return (
+    <li className="border-rule border-b">
+      <details>
+        <summary className="flex min-h-10 items-center gap-3">
+          <Glyph element={lot.element} mark={lot.hidden ? 'hidden' : 'in'} size={34} />
+          <b className="w-10 text-right">{count(lot.qty)}</b>
+          <span className="flex-1">
+            {elementName(lot.element)}
+            {lot.hidden && <span className="text-faint"> hidden, any colour does</span>}
+          </span>
+          <span className="text-faint">
+            {lot.sources.length} {lot.sources.length === 1 ? 'entry' : 'entries'}
+          </span>
+        </summary>
+        <ul className="text-soft pb-2 pl-20">
+          {lot.sources.map((s) => {
+            const entry = bench.records.entry.get(s.entry);
+            const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
+            return (
+              <li key={`${s.entry}${s.movement}`}>
+                {count(s.qty)} for entry {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
+                {s.zone && <>, {bench.records.zone.get(s.zone)?.name}</>}
+              </li>
+            );
+          })}
+        </ul>
+      </details>
+    </li>
+  );
+}

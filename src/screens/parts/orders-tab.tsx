@@ -1,0 +1,193 @@
+'use client';
+
+import { useState } from 'react';
+import { added, changed, type Order } from '@/core/ledger';
+import { elementName } from '@/core/parts';
+import { addDays, awaited, countOrderIn, type AwaitedLot } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { Input } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { count, money, pieces } from '@/ui/numbers';
+import { fateOf } from '@/stand-ins/market';
+import { useBench } from '../common/bench-store';
+import { CLOCK_SETTING, useToday } from './use-today';
+
+/** What is on its way, what is late, and counting in what has come. */
+export function OrdersTab() {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const perform = useBench((s) => s.perform);
+  const today = useToday();
+  const orders = [...bench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
+  const open = orders.filter((o) => awaited(bench, o).length > 0);
+  const arrived = open.filter((o) => isThere(o, today));
+  const late = open.filter((o) => !isThere(o, today) && o.due !== '' && o.due < today);
+  const moveOn = (days: number) => {
+    const old = bench.records.setting.get(CLOCK_SETTING);
+    const values = [(old?.values[0] ?? 0) + days];
+    perform({
+      label: `move the clock on by ${days} days`,
+      diff: old ? changed('setting', old, { values }) : added('setting', { id: CLOCK_SETTING, values }),
+    });
+  };
+  return (
+    <section aria-label="Orders" tabIndex={0} className="h-full overflow-auto p-4">
+      <div className="mb-3 flex flex-wrap items-start gap-3">
+        <div className="min-w-72 flex-1">
+          <h1 className="text-[21px] leading-tight">
+            {orders.length === 0
+              ? 'Nothing is on order.'
+              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}.`}
+          </h1>
+          <p className="text-soft">
+            Today is {today}. The demo’s parcels come by a clock that can be moved on: on time, late, short or
+            with something wrong.
+          </p>
+        </div>
+        <span className="no-print flex gap-2">
+          {[1, 7].map((d) => (
+            <Button key={d} onClick={() => moveOn(d)}>
+              {d === 1 ? 'A day on' : 'A week on'}
+            </Button>
+          ))}
+          <Button onClick={() => window.print()}>Print</Button>
+        </span>
+      </div>
+      <ul className="flex flex-col gap-3">
+        {orders.map((o) => (
+          <OrderCard key={o.id} order={o} today={today} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Whether a parcel has come by a day: the simulated post settles it by the order's own name. */
+const isThere = (o: Order, today: string): boolean =>
+  o.due !== '' && addDays(o.due, fateOf(o.id, undefined).lateDays) <= today;
+
+function OrderCard({ order, today }: { order: Order; today: string }) {
+  const bench = useBench((s) => s.bench);
+  const lots = awaited(bench, order);
+  const there = isThere(order, today);
+  const [counting, setCounting] = useState(false);
+  const state =
+    lots.length === 0
+      ? 'counted in'
+      : there
+        ? 'here: count it in'
+        : order.due !== '' && order.due < today
+          ? `late: was due ${order.due}`
+          : `due ${order.due || 'on no day'}`;
+  return (
+    <li className="border-rule rounded-md border p-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <h2 className="flex-1">
+          <bdi>{order.seller}</bdi>{' '}
+          <span className="text-soft font-sans font-normal">
+            {pieces(lots.reduce((s, l) => s + l.qty, 0))} awaited, {money(order.postage)} postage · {state}
+          </span>
+        </h2>
+        {lots.length > 0 && !counting && (
+          <Button look={there ? 'main' : 'plain'} disabled={!there} onClick={() => setCounting(true)}>
+            Count it in
+          </Button>
+        )}
+      </div>
+      {counting ? (
+        <CountForm order={order} lots={lots} onDone={() => setCounting(false)} />
+      ) : (
+        <p className="mt-1 flex flex-wrap gap-x-3">
+          {lots.slice(0, 14).map((l) => (
+            <span key={`${l.element}${l.grade}`} className="inline-flex items-center gap-1">
+              <Glyph element={l.element} size={26} label={elementName(l.element)} /> {l.qty}
+            </span>
+          ))}
+          {lots.length > 14 && <span className="text-faint">and {lots.length - 14} more lots</span>}
+        </p>
+      )}
+    </li>
+  );
+}
+
+/** Counting a parcel in: what is in it is shown as the post brought it; a person says what they found. */
+function CountForm({
+  order,
+  lots,
+  onDone,
+}: {
+  order: Order;
+  lots: readonly AwaitedLot[];
+  onDone: () => void;
+}) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const fate = fateOf(order.id, undefined);
+  const key = (l: AwaitedLot) => `${l.element}|${l.grade}`;
+  const [came, setCame] = useState<ReadonlyMap<string, number>>(
+    () =>
+      new Map(
+        lots.map((l) => {
+          const { short, wrong } = fate.lacks(l.element, l.qty);
+          return [key(l), l.qty - short - wrong];
+        }),
+      ),
+  );
+  const lack = lots.reduce((s, l) => s + l.qty - (came.get(key(l)) ?? 0), 0);
+  return (
+    <form
+      className="mt-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        perform(countOrderIn(bench, order, (l) => came.get(key(l)) ?? 0, source()));
+        onDone();
+      }}
+    >
+      <ul>
+        {lots.map((l) => {
+          const { short, wrong } = fate.lacks(l.element, l.qty);
+          return (
+            <li key={key(l)} className="border-rule flex min-h-10 items-center gap-3 border-b">
+              <Glyph element={l.element} size={30} />
+              <span className="flex-1">
+                {l.qty} {elementName(l.element)} <span className="text-faint">{l.grade}</span>
+                {short + wrong > 0 && (
+                  <b>
+                    {' '}
+                    ▲ in the parcel: {short > 0 && `${short} too few`}
+                    {short > 0 && wrong > 0 && ', '}
+                    {wrong > 0 && `${wrong} yellowed or of another colour`}
+                  </b>
+                )}
+              </span>
+              <Input
+                type="number"
+                min={0}
+                max={l.qty}
+                aria-label={`${elementName(l.element)}: good ones that came`}
+                value={came.get(key(l)) ?? 0}
+                onChange={(e) =>
+                  setCame(
+                    new Map(came).set(
+                      key(l),
+                      Math.max(0, Math.min(l.qty, Math.floor(Number(e.target.value)) || 0)),
+                    ),
+                  )
+                }
+                className="w-20"
+              />
+            </li>
+          );
+        })}
+      </ul>
+      <div className="mt-2 flex items-center justify-end gap-3">
+        {lack > 0 && <span>{pieces(lack)} to claim: the plans need them again.</span>}
+        <Button onClick={onDone}>Not now</Button>
+        <Button look="main" type="submit">
+          To the spares
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { elementName } from '@/core/parts';
+import type { ModificationId } from '@/core/shared/ids';
+import { pickList, type PickOrder } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { Select } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { modNo, pieces } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+
+/** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
+export function PickTab() {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const [order, setOrder] = useState<PickOrder>('tray');
+  const [only, setOnly] = useState<ModificationId | null>(null);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const lines = useMemo(() => {
+    void version;
+    return pickList(bench, order, only);
+  }, [bench, version, order, only]);
+  const key = (l: (typeof lines)[number]) => `${l.where} ${l.element} ${l.grade}`;
+  const done = lines.filter((l) => ticked.has(key(l)));
+  const sum = (of: typeof lines) => of.reduce((s, l) => s + l.qty, 0);
+  return (
+    <section aria-label="Pick list" tabIndex={0} className="h-full overflow-auto p-4 print:overflow-visible">
+      <div className="mb-3 flex flex-wrap items-start gap-3">
+        <h1 className="min-w-72 flex-1 text-[21px] leading-tight">
+          {lines.length === 0
+            ? 'Nothing planned lies in a tray, a box or the spares.'
+            : `${pieces(sum(lines))} to get out, ${pieces(sum(done))} in hand.`}
+        </h1>
+        <span className="no-print flex flex-wrap gap-2">
+          <Select aria-label="Sorted" value={order} onChange={(e) => setOrder(e.target.value as PickOrder)}>
+            <option value="tray">in the order of the trays</option>
+            <option value="shape">by family, size, colour</option>
+          </Select>
+          <Select
+            aria-label="For"
+            value={only ?? ''}
+            onChange={(e) => setOnly((e.target.value || null) as ModificationId | null)}
+          >
+            <option value="">for all modifications</option>
+            {bench.modifications.map((m) => (
+              <option key={m.id} value={m.id}>
+                {modNo(m.no)} {m.title}
+              </option>
+            ))}
+          </Select>
+          <Button onClick={() => window.print()}>Print</Button>
+        </span>
+      </div>
+      <ul className="max-w-3xl">
+        {lines.map((l, i) => (
+          <li key={key(l)} className="break-inside-avoid">
+            {order === 'tray' && lines[i - 1]?.where !== l.where && (
+              <h2 className="border-ink mt-3 border-b pb-1">
+                <bdi>{l.where}</bdi>
+              </h2>
+            )}
+            <label className="border-rule flex min-h-11 items-center gap-3 border-b">
+              <input
+                type="checkbox"
+                className="accent-ink size-5"
+                checked={ticked.has(key(l))}
+                onChange={(e) => {
+                  const next = new Set(ticked);
+                  if (e.target.checked) next.add(key(l));
+                  else next.delete(key(l));
+                  setTicked(next);
+                }}
+              />
+              <Glyph element={l.element} size={34} />
+              <b className="w-8 text-right">{l.qty}</b>
+              <span className="flex-1">
+                {elementName(l.element)} <span className="text-faint">{l.grade}</span>
+              </span>
+              {order === 'shape' && <bdi className="text-soft">{l.where}</bdi>}
+            </label>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

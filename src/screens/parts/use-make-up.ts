@@ -1,0 +1,143 @@
+'use client';
+
+import { useCallback, useRef, useState } from 'react';
+import type { MakeUpPlan, Problem } from '@/core/make-up';
+import type { ElementKey } from '@/core/parts';
+import { inColour, splitElementKey } from '@/core/parts';
+import {
+  poseProblem,
+  PREFERENCES,
+  type MarketAnswer,
+  type NeedReport,
+  type Preferences,
+} from '@/core/supply';
+import { useBench } from '../common/bench-store';
+
+export interface Bound {
+  readonly cost: number;
+  readonly floor: number;
+  readonly seconds: number;
+}
+
+export type MakeUpStage = 'idle' | 'asking' | 'solving' | 'done' | 'failed';
+
+/** Asking the market and solving: the best cost and the floor as they close, and the plan, which is kept while it runs. */
+export function useMakeUp(need: NeedReport) {
+  const bench = useBench((s) => s.bench);
+  const [preferences, setPreferences] = useState<Preferences>(PREFERENCES);
+  const [seconds, setSeconds] = useState(5);
+  const [stage, setStage] = useState<MakeUpStage>('idle');
+  const [bounds, setBounds] = useState<readonly Bound[]>([]);
+  const [market, setMarket] = useState<MarketAnswer | null>(null);
+  const [plan, setPlan] = useState<MakeUpPlan | null>(null);
+  const [lots, setLots] = useState<NeedReport['lots']>([]);
+  const stopper = useRef<AbortController | null>(null);
+  const run = useCallback(
+    async (wish: Preferences = preferences) => {
+      stopper.current?.abort();
+      const mine = new AbortController();
+      stopper.current = mine;
+      setStage('asking');
+      setBounds([]);
+      setPlan(null);
+      setLots(need.lots);
+      const answer = await askMarket(
+        wantedElements(
+          need,
+          bench.palette.map((c) => c.id),
+        ),
+        mine.signal,
+      );
+      if (mine.signal.aborted) return;
+      if (!answer) return setStage('failed');
+      setMarket(answer);
+      setStage('solving');
+      const problem = poseProblem(need.lots, answer, wish, bench.priceOf);
+      const found = await solve(problem, seconds, mine.signal, (b) => setBounds((list) => [...list, b]));
+      if (stopper.current !== mine) return;
+      setPlan(found);
+      setStage(found ? 'done' : 'failed');
+    },
+    [bench, need, preferences, seconds],
+  );
+  const stop = useCallback(() => void fetch('/api/make-up', { method: 'DELETE' }), []);
+  return {
+    preferences,
+    setPreferences,
+    seconds,
+    setSeconds,
+    stage,
+    bounds,
+    market,
+    plan,
+    lots,
+    run,
+    stop,
+    setPlan,
+  };
+}
+
+export type MakeUpTools = ReturnType<typeof useMakeUp>;
+
+/** The elements to ask for: the need's, and for hidden parts the same shape in every colour. */
+function wantedElements(need: NeedReport, colours: readonly string[]): ElementKey[] {
+  const wanted = new Set<ElementKey>();
+  for (const l of need.lots) {
+    wanted.add(l.element);
+    if (l.hidden && !splitElementKey(l.element).print)
+      for (const c of colours) wanted.add(inColour(l.element, c as never));
+  }
+  return [...wanted];
+}
+
+/** Asks up to four times: the network fails now and then. */
+async function askMarket(elements: readonly ElementKey[], signal: AbortSignal): Promise<MarketAnswer | null> {
+  for (let tries = 0; tries < 4; tries++)
+    try {
+      const response = await fetch('/api/market', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ elements }),
+        signal,
+      });
+      const body = (await response.json()) as { ok: boolean; value: MarketAnswer };
+      if (body.ok) return body.value;
+    } catch {
+      if (signal.aborted) return null;
+    }
+  return null;
+}
+
+/** Solves on the server, line by line: progress as it comes, the plan last. */
+async function solve(
+  problem: Problem,
+  seconds: number,
+  signal: AbortSignal,
+  onBound: (bound: Bound) => void,
+): Promise<MakeUpPlan | null> {
+  try {
+    const response = await fetch('/api/make-up', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+      body: JSON.stringify({ problem, options: { seconds, seed: 1 } }),
+      signal,
+    });
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+    if (!response.ok || !reader) return null;
+    let rest = '';
+    let plan: MakeUpPlan | null = null;
+    for (;;) {
+      const { done, value } = await reader.read();
+      if (done) return plan;
+      const lines = (rest + value).split('\n');
+      rest = lines.pop() ?? '';
+      for (const line of lines) {
+        const said = JSON.parse(line) as { progress?: Bound; plan?: MakeUpPlan };
+        if (said.progress) onBound(said.progress);
+        if (said.plan) plan = said.plan;
+      }
+    }
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,15 @@
+'use client';
+
+import { addDays } from '@/core/supply';
+import { useBench } from '../common/bench-store';
+
+/** The id of the setting that moves the demo's clock on, in days. */
+export const CLOCK_SETTING = 'clock';
+
+/** Today, or a later day when the clock was moved on. */
+export function useToday(): string {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const ahead = bench.records.setting.get(CLOCK_SETTING)?.values[0] ?? 0;
+  return addDays(new Date().toISOString(), ahead);
+}
