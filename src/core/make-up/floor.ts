@@ -1,13 +1,5 @@
 import type { Compiled } from './compile';
 
-/** What a floor has come to. */
-export interface FloorReport {
-  /** Proven: no plan that meets `need` costs less, in pence, not rounded. */
-  readonly floor: number;
-  /** Each seller's share of it at the best multipliers: below zero is worth opening. */
-  readonly reduced: Float64Array;
-}
-
 /**
  * A Lagrangian floor (Geoffrion 1974): the need of each lot is priced instead of demanded. Each seller then stands alone:
  * the least over his postage bands of postage less a fractional knapsack of profits by gram; a multiplier shares the
