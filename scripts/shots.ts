@@ -27,7 +27,6 @@ const SHOTS: readonly Shot[] = [
       await page.keyboard.press('Escape');
     },
   },
-  { name: 'bench-line', build: HOUSE, act: type('-2 brick 1x2') },
   {
     name: 'bench-pointing',
     build: HOUSE,
@@ -35,11 +34,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: '22 brick 1x4 dune' }).click();
       await page.getByText('Recolour', { exact: true }).click();
     },
-  },
-  {
-    name: 'bench-what-ifs',
-    build: HOUSE,
-    act: async (page) => void (await page.getByLabel('View of the books').selectOption('compare')),
   },
   {
     name: 'bench-figure',
@@ -53,7 +47,6 @@ const SHOTS: readonly Shot[] = [
     size: { width: 390, height: 844 },
     act: type('-1 brick 1x2 chalk @tower'),
   },
-  { name: 'bench-keys', build: HOUSE, act: async (page) => void (await page.keyboard.press('F1')) },
   {
     name: 'bring-in',
     path: '/bring-in',
@@ -71,11 +64,28 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Read the block' }).click();
     },
   },
+  { name: 'look-over', build: /Skerry/, path: '/look-over' },
+  { name: 'findings', build: /Skerry/, path: '/look-over', act: (page) => page.keyboard.press('Alt+2') },
+  { name: 'colour', build: HOUSE, path: '/colour' },
+  { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
   {
-    name: 'bring-in-source',
-    path: '/bring-in',
-    act: async (page) =>
-      void (await page.getByRole('button', { name: 'Choose Harbour Ferry Skerry' }).click()),
+    name: 'whole-colours',
+    build: /Northern Reach/,
+    path: '/colour',
+    act: async (page) => {
+      await page.keyboard.press('Alt+3');
+      await page.getByLabel('brick-red becomes').selectOption('kelp');
+    },
+  },
+  {
+    name: 'make-up',
+    build: HOUSE,
+    path: '/parts',
+    act: async (page) => {
+      await page.keyboard.press('Alt+2');
+      await page.keyboard.press('g');
+      await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 20_000 });
+    },
   },
   { name: 'stores', path: '/stores' },
   { name: 'prices', path: '/prices' },
@@ -92,10 +102,11 @@ const server = await startServer(3794, '.shots/data');
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
 for (const shot of SHOTS) {
   const page = await browser.newPage({ viewport: shot.size ?? { width: 1280, height: 800 } });
-  await page.goto(server.url + (shot.path ?? '/'));
+  await page.goto(server.url + (shot.build ? '/' : (shot.path ?? '/')));
   if (shot.build) {
     await page.getByRole('link', { name: shot.build }).click();
     await page.locator('#call-line').waitFor();
+    if (shot.path) await page.goto(page.url() + shot.path);
   }
   await page.waitForTimeout(600);
   await shot.act?.(page);

@@ -2,6 +2,7 @@ import os from 'node:os';
 import { execFileSync } from 'node:child_process';
 import { benchColour } from './colour';
 import { benchCore } from './core';
+import { benchMakeUp } from './make-up';
 import { benchScreen } from './screen';
 
 /** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
@@ -11,5 +12,6 @@ console.log(
 benchCore();
 benchColour();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+await benchMakeUp();
 await benchScreen();
 process.exit(0);

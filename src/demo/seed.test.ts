@@ -5,6 +5,7 @@ import { PALETTE } from '@/core/colour';
 import { openDatabase, type Handle } from '@/data/database';
 import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
+import { needOf } from '@/core/supply';
 import { compareSchools, completeness, fadingByZone } from '@/core/survey';
 import { openWorkbench } from '@/server/snapshot';
 import { DEMO_SETS, seedDemo } from './seed';
@@ -29,6 +30,7 @@ describe('the demo', () => {
       ["Lightkeeper's House", 412],
       ['Harbour Ferry Skerry', 261],
       ['Icebreaker Northern Reach', 7812],
+      ['Night Tram Nine', 179],
     ]);
     expect(DEMO_SETS[2]!.lots.length).toBeGreaterThan(1090);
     const known = new Set<string>(PALETTE.map((c) => c.id));
@@ -98,5 +100,17 @@ describe('the demo', () => {
     const schools = compareSchools(ferry, hull!.zone, hull!.colour)!;
     expect(schools.recommended).toBe('match by age');
     expect([...ferry.records.finding.values()].some((f) => f.photo)).toBe(true);
+  });
+
+  it('has a house with a need of about 60 lots, and a glasshouse bound to its two trams', () => {
+    const need = needOf(bench(/Lightkeeper/));
+    expect(need.lots.length).toBeGreaterThanOrEqual(50);
+    expect(need.lots.some((l) => l.hidden)).toBe(true);
+    const glass = bench(/Glasshouse/);
+    expect([...glass.records.copy.values()].map((c) => c.setName)).toEqual([
+      'Night Tram Nine',
+      'Night Tram Nine',
+    ]);
+    expect(glass.planned.figures({ of: 'build' }).net).toBeLessThan(0);
   });
 });

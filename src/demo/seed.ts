@@ -10,7 +10,7 @@ import {
   type Source,
 } from '../core/bench';
 import { added, joinDiffs, type Modification } from '../core/ledger';
-import { elementKey, inColour, splitElementKey, type ElementKey } from '../core/parts';
+import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import {
   asId,
   countingIds,
@@ -30,12 +30,13 @@ import { demoPrice } from './prices';
 import { harbourFerry } from './sets/harbour-ferry';
 import { icebreaker } from './sets/icebreaker';
 import { lightkeepersHouse } from './sets/lightkeepers-house';
+import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
-import { ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
+import { GLASSHOUSE_STORY, ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
 import { demoStores } from './stores';
 import { surveyFerry, surveyHouse } from './surveys';
 
-export const DEMO_SETS: readonly DemoSet[] = [lightkeepersHouse, harbourFerry, icebreaker];
+export const DEMO_SETS: readonly DemoSet[] = [lightkeepersHouse, harbourFerry, icebreaker, nightTram];
 
 /** Ways the demo's days pass: the story is dated, so that a fresh demo is the same every time. */
 const FIRST_DAY = Date.UTC(2026, 9, 3, 18, 0, 0);
@@ -68,6 +69,14 @@ export function seedDemo(handle: Handle): void {
     takeBoxes({ ...boxes(icebreaker, 'Northern Reach', 'new', 42900), request: newId() }, context()),
   );
   tell(handle, ship.build, ICEBREAKER_STORY, newId, clock);
+  const trams = boxes(nightTram, 'Glasshouse from two night trams', 'second-hand', 1850);
+  const glass = must(
+    takeBoxes(
+      { ...trams, boxes: trams.boxes.map((b) => ({ ...b, copies: 2 })), request: newId() },
+      context(),
+    ),
+  );
+  tell(handle, glass.build, GLASSHOUSE_STORY, newId, clock);
   const house = must(takeBoxes({ ...agedHouse(), request: newId() }, context()));
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
   surveyHouse(handle, house.build, newId, clock);
@@ -123,7 +132,20 @@ function pricedElements(): ElementKey[] {
     for (const colour of ['chalk', 'ash', 'slate', 'bark', 'dune', 'kelp', 'amber', 'soot', 'brick-red'])
       known.add(inColour(element, asId<ColourId>(colour)));
   }
+  for (const element of gardenElements()) known.add(element);
   return [...known];
+}
+
+/** Elements that the garden is planned from: the price book knows them too. */
+function gardenElements(): ElementKey[] {
+  const lines = LIGHTKEEPERS_STORY.flatMap((s) =>
+    s.do === 'modification' && /garden/.test(s.title) ? s.lines : [],
+  );
+  return lines.flatMap((line) =>
+    [...line.matchAll(/\+\d+ (.+?) ([a-z-]+)(?=,| plan)/g)].map(([, part = '', colour = '']) =>
+      elementKey(readPartName(part).part.id, asId<ColourId>(colour)),
+    ),
+  );
 }
 
 type Clock = () => Date;

@@ -123,6 +123,31 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     lines: ['-6 slope 45 2x2 brick-red plan #fit', '+2 arch 1x4 chalk plan'],
   },
   {
+    do: 'modification',
+    title: 'A walled garden behind the house',
+    zone: 'Quay',
+    phase: 'Later',
+    why: 'Bare rock behind the kitchen.',
+    lines: [
+      '+7 plate 2x3 flint, +8 tile 2x2 ash, +4 brick 1x4 ash, +5 tile 2x2 flint plan "garden wall"',
+      '+7 plate 2x8 slate, +12 brick 1x2 flint, +13 plate 1x6 slate, +6 plate 4x6 flint plan "garden wall"',
+      '+25 curved slope 2x1 flint, +9 tile 2x2 slate, +12 plate 2x3 ash, +4 brick 1x4 flint plan "garden wall"',
+      '+17 fence 1x4 slate, +17 slope 45 2x1 flint, +11 slope 33 3x1 slate, +5 brick 1x3 ash plan "garden wall"',
+      '+20 slope 33 3x1 flint, +26 round brick 2x2 ash, +25 tile 1x3 slate, +17 plate 1x6 ash plan "garden wall"',
+      '+24 plate 1x6 oyster, +9 slope 33 3x1 kelp, +22 tile 1x6 kelp, +21 tile 1x3 oyster plan "glass lean-to"',
+      '+7 plate 1x6 kelp, +11 brick 1x3 oyster, +23 plate 2x8 oyster, +14 plate 2x3 chalk plan "glass lean-to"',
+      '+18 plate 1x3 kelp, +15 brick 1x2 chalk, +25 brick 1x4 kelp, +14 tile 1x3 chalk plan "glass lean-to"',
+      '+8 plate 4x6 kelp, +23 masonry brick 1x2 kelp, +13 panel 1x2x2 chalk, +18 curved slope 2x1 chalk plan "glass lean-to"',
+      '+12 plate 4x6 chalk, +9 tile 2x2 oyster, +5 brick 1x2 kelp, +15 slope 33 3x1 chalk plan "glass lean-to"',
+      '+22 tile 1x6 fern, +10 brick 2x2 leek, +7 slope 45 2x1 dune, +5 brick 1x3 bark plan "beds and path"',
+      '+25 plate 1x3 cocoa, +5 brick 2x3 cocoa, +22 round brick 2x2 leek, +5 plate 2x3 fern plan "beds and path"',
+      '+13 brick 2x2 cocoa, +11 arch 1x4 dune, +19 slope 33 3x1 leek, +17 brick 1x3 dune plan "beds and path"',
+      '+24 slope 33 3x1 dune, +11 plate 2x8 fern, +11 fence 1x4 dune, +8 slope 45 2x1 fern plan "beds and path"',
+      '+14 tile 1x3 bark, +22 round plate 2x2 bark, +19 tile 2x2 bark, +14 round plate 2x2 dune plan "beds and path"',
+      '+24 brick 2x4 slate, +18 brick 1x6 slate plan hidden "core of the wall"',
+    ],
+  },
+  {
     do: 'whatIf',
     name: 'Roof in slate',
     modification: 'Roof over the landing',
@@ -133,6 +158,42 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     name: 'Roof in bark',
     modification: 'Roof over the landing',
     lines: ['+14 slope 45 2x2 bark', '+12 tile 2x2 bark'],
+  },
+];
+
+/** The glasshouse: built from two copies of the night tram, and nothing else. */
+export const GLASSHOUSE_STORY: readonly Step[] = [
+  {
+    do: 'modification',
+    title: 'Take the trams down to their floors',
+    zone: 'Tram',
+    phase: 'Apart',
+    lines: [
+      '-32 window 1x2x2 kelp, -32 pane 1x2x2 clear-lamp, -16 window 1x4x3 kelp, -16 pane 1x4x3 clear',
+      '-28 brick 1x2 kelp, -20 brick 1x4 kelp, -16 brick 1x4 dune, -24 plate 1x4 kelp',
+      '-16 slope 33 3x1 kelp, -8 slope 33 3x2 kelp, -16 bar 1x4 brass, -8 wheel 2x2 soot',
+    ],
+  },
+  {
+    do: 'modification',
+    title: 'Walls of glass',
+    zone: 'Tram',
+    phase: 'Glasshouse',
+    lines: [
+      '+14 window 1x4x3 kelp, +14 pane 1x4x3 clear, +24 window 1x2x2 kelp, +20 pane 1x2x2 clear-lamp from spares',
+      '+22 brick 1x2 kelp, +18 brick 1x4 kelp from spares "the low wall"',
+    ],
+  },
+  {
+    do: 'modification',
+    title: 'Ridge and benches',
+    zone: 'Tram',
+    phase: 'Glasshouse',
+    lines: [
+      '+16 slope 33 3x1 kelp, +8 slope 33 3x2 kelp, +12 bar 1x4 brass from spares plan',
+      '+20 brick 1x4 dune plan "potting benches"',
+      '+4 plant 2x2 fern plan "nothing green grows in a tram"',
+    ],
   },
 ];
 

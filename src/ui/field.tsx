@@ -28,3 +28,24 @@ export const Input = ({ className, ...rest }: InputHTMLAttributes<HTMLInputEleme
 export const Select = ({ className, ...rest }: SelectHTMLAttributes<HTMLSelectElement>) => (
   <select {...rest} className={clsx(BOX, className)} />
 );
+
+/** A box to tick, with its words. */
+export const Check = ({
+  words,
+  on,
+  onChange,
+}: {
+  words: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) => (
+  <label className="flex min-h-7 items-center gap-2">
+    <input
+      type="checkbox"
+      className="accent-ink size-4"
+      checked={on}
+      onChange={(e) => onChange(e.target.checked)}
+    />
+    <bdi>{words}</bdi>
+  </label>
+);

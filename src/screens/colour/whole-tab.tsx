@@ -6,7 +6,7 @@ import { takeTally, type Tally } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { Button, Key } from '@/ui/button';
-import { Select } from '@/ui/field';
+import { Check, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
 import { usePalette } from '@/ui/palette-context';
@@ -241,15 +241,3 @@ export function WholeTab({ register, onTry }: { register: Register; onTry: (tall
     </div>
   );
 }
-
-const Check = ({ words, on, onChange }: { words: string; on: boolean; onChange: (on: boolean) => void }) => (
-  <label className="flex min-h-7 items-center gap-2">
-    <input
-      type="checkbox"
-      className="accent-ink size-4"
-      checked={on}
-      onChange={(e) => onChange(e.target.checked)}
-    />
-    <bdi>{words}</bdi>
-  </label>
-);

@@ -5,7 +5,7 @@ import { elementName, partOf, splitElementKey, type ElementKey } from '@/core/pa
 import { addDays, boxId, gramsOf, parcelsOf, placePlan, type NeedReport, type Parcel } from '@/core/supply';
 import type { MakeUpPlan } from '@/core/make-up';
 import { Button, Key } from '@/ui/button';
-import { Field, Input, Select } from '@/ui/field';
+import { Check, Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
@@ -294,15 +294,3 @@ function Never({ makeUp }: { makeUp: MakeUpTools }) {
     </fieldset>
   );
 }
-
-const Check = ({ words, on, onChange }: { words: string; on: boolean; onChange: (on: boolean) => void }) => (
-  <label className="flex min-h-7 items-center gap-2">
-    <input
-      type="checkbox"
-      className="accent-ink size-4"
-      checked={on}
-      onChange={(e) => onChange(e.target.checked)}
-    />
-    <bdi>{words}</bdi>
-  </label>
-);

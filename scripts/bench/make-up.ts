@@ -1,0 +1,25 @@
+import { solveMakeUp } from '../../src/server/solve-make-up';
+import { randomProblem } from '../../src/core/testing/make-up';
+import { say } from './measure';
+
+/** The optimiser on problems from a seed: cost, proven floor and time. Threads are bundled by the build before. */
+export async function benchMakeUp(): Promise<void> {
+  for (const [lots, sellers, seconds, aim] of [
+    [20, 10, 1, 'proven, under 1 s'],
+    [120, 60, 2, 'within 1.5 % in 2 s'],
+    [120, 60, 10, 'within 0.5 % in 10 s'],
+    [400, 200, 10, 'within 3 % in 10 s'],
+  ] as const) {
+    const problem = { ...randomProblem(lots, lots, sellers), maxSellers: null };
+    const start = performance.now();
+    const plan = await solveMakeUp(problem, { seconds });
+    const took = ((performance.now() - start) / 1000).toFixed(1);
+    const gap = ((100 * (plan.cost - plan.floor)) / Math.max(1, plan.cost)).toFixed(1);
+    const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
+    say(
+      `make-up of ${lots} lots from ${sellers} sellers`,
+      aim,
+      `${plan.cost} p, floor ${gap} % below, ${unmet} unmet, ${took} s`,
+    );
+  }
+}
