@@ -69,7 +69,7 @@ export async function solveMakeUp(
       });
   };
   await new Promise<void>((finish) => {
-    const threads = roles.map(() => new Worker(FILE));
+    const threads = roles.map(() => new Worker(FILE, { execArgv: [] }));
     const busy = new Set(threads);
     const say = (message: ToThread, to: Iterable<Worker> = busy) => {
       for (const t of to) t.postMessage(message);

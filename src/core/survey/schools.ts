@@ -14,6 +14,7 @@ import type { Minor } from '../shared/money';
 import { hiddenOf } from './hidden';
 import { Ages, thresholdsOf, type AgedLot } from './fading';
 import { matchByAge, spreadOf, type AgeBatch } from './match-by-age';
+import { whiteningShare } from './whitening';
 
 /** Ways to deal with faded parts. */
 export const SCHOOLS = ['leave', 'turn', 'same age', 'match by age', 'all new', 'whiten'] as const;
@@ -61,9 +62,6 @@ export interface SchoolsReport {
   /** Below this ΔE00 a difference side by side is not noticed at a glance. */
   readonly limit: number;
 }
-
-/** Share of the way back to fresh that whitening brings where nobody has recorded one yet. */
-export const USUAL_WHITENING = 0.7;
 
 /**
  * Works out the schools for the pieces of one colour in a zone. Which pieces lie in the hidden places is not known
@@ -277,22 +275,6 @@ function allNew(stock: Stock, bench: Workbench): School {
     return { ...p, account: 'outside' as AccountKey, grade: 'new' as Grade, lab: stock.fresh };
   });
   return settle('all new', stock, after, { cost, unpriced });
-}
-
-/** What whitening did so far, as the share of the way back to fresh, by pieces; the usual where none is recorded. */
-export function whiteningShare(bench: Workbench, ages: Ages): number {
-  const readings = new Map([...bench.records.reading.values()].map((r) => [r.batch, r]));
-  let [sum, pieces] = [0, 0];
-  for (const w of bench.records.whitening.values()) {
-    const [before, after] = [readings.get(w.before), w.after ? readings.get(w.after) : undefined];
-    const fresh = ages.lot(w.account, w.element, 'new' as Grade, 1)?.fresh;
-    if (!before || !after || !fresh) continue;
-    const far = deltaE00(fresh, { ...before, white: 'D65' });
-    if (far < 0.5) continue;
-    sum += w.qty * (1 - deltaE00(fresh, { ...after, white: 'D65' }) / far);
-    pieces += w.qty;
-  }
-  return pieces > 0 ? Math.max(0, Math.min(1, sum / pieces)) : USUAL_WHITENING;
 }
 
 function whiten(stock: Stock, share: number): School {

@@ -1,7 +1,6 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { Workbench, type BuildSnapshot } from '@/core/bench';
 import {
@@ -14,13 +13,13 @@ import {
   type Scope,
 } from '@/core/ledger';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { MUST_STAY } from '@/core/survey';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, signed } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useMat } from '../common/use-mat';
+import { MustStay } from './must-stay';
 
 /** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
@@ -238,35 +237,6 @@ function StandIns({ books }: { books: Books }) {
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-/** What must stay, asked for at the end: the answers are given in Look over. */
-function MustStay({ bench }: { bench: Workbench }) {
-  const stay = [...bench.records.finding.values()].filter((f) => MUST_STAY.includes(f.kind) && !f.dropped);
-  if (stay.length === 0) return null;
-  const open = stay.filter((f) => !f.answer).length;
-  return (
-    <section className="mb-6 break-inside-avoid">
-      <h2 className="mb-1 text-[16px]">What must stay</h2>
-      <ul>
-        {stay.map((f) => (
-          <li key={f.id}>
-            {f.answer === 'there'
-              ? '✓ still there: '
-              : f.answer === 'lost'
-                ? '▲ lost: '
-                : '… not asked yet: '}
-            <bdi>{f.note}</bdi>
-          </li>
-        ))}
-      </ul>
-      {open > 0 && (
-        <Link href={`/builds/${bench.build}/look-over`} className="no-print underline">
-          Ask them through
-        </Link>
-      )}
     </section>
   );
 }

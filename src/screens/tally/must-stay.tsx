@@ -1,0 +1,32 @@
+import Link from 'next/link';
+import type { Workbench } from '@/core/bench';
+import { MUST_STAY } from '@/core/survey';
+
+/** What must stay, asked for at the end: the answers are given in Look over. */
+export function MustStay({ bench }: { bench: Workbench }) {
+  const stay = [...bench.records.finding.values()].filter((f) => MUST_STAY.includes(f.kind) && !f.dropped);
+  if (stay.length === 0) return null;
+  const open = stay.filter((f) => !f.answer).length;
+  return (
+    <section className="mb-6 break-inside-avoid">
+      <h2 className="mb-1 text-[16px]">What must stay</h2>
+      <ul>
+        {stay.map((f) => (
+          <li key={f.id}>
+            {f.answer === 'there'
+              ? '✓ still there: '
+              : f.answer === 'lost'
+                ? '▲ lost: '
+                : '… not asked yet: '}
+            <bdi>{f.note}</bdi>
+          </li>
+        ))}
+      </ul>
+      {open > 0 && (
+        <Link href={`/builds/${bench.build}/look-over`} className="no-print underline">
+          Ask them through
+        </Link>
+      )}
+    </section>
+  );
+}
