@@ -40,7 +40,10 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
       ) : (
         <span className="flex-1" />
       )}
-      <nav aria-label={build ? 'Screens of this build' : 'Screens'} className="flex items-center gap-1">
+      <nav
+        aria-label={build ? 'Screens of this build' : 'Screens'}
+        className="flex min-w-0 items-center gap-1 overflow-x-auto"
+      >
         {build
           ? SCREENS.map((s) => (
               <Tab
@@ -70,7 +73,7 @@ function Tab({ href, name, here }: { href: string; name: string; here: boolean }
       href={href}
       aria-current={here ? 'page' : undefined}
       className={clsx(
-        'rounded-md px-2.5 py-1.5',
+        'rounded-md px-2.5 py-1.5 whitespace-nowrap',
         here ? 'bg-ink text-sheet font-semibold' : 'text-soft hover:bg-wash',
       )}
     >

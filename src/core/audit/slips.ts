@@ -144,8 +144,13 @@ function oddAmongLike(lot: SeenLot, world: ZoneWorld): ColourId | undefined {
   const like = world.lots.find((l) => l.colour === to && sameShape(l, lot));
   const [is, was] = [world.palette.get(to)?.lab, world.palette.get(lot.colour)?.lab];
   if (!like || !is || !was || like.seenQty < 3 * lot.seenQty) return undefined;
-  // A colour of the scheme, well apart from the others, is a pattern and no slip.
-  return world.scheme.includes(lot.colour) && deltaE00(is, was) >= NEAR_MISS ? undefined : to;
+  // A colour of the scheme, well apart from the others, is a pattern: unless it stands in this shape alone, and rarely.
+  const elsewhere = world.lots.some((l) => l.colour === lot.colour && !sameShape(l, lot) && l.seenQty > 0);
+  const pattern =
+    world.scheme.includes(lot.colour) &&
+    deltaE00(is, was) >= NEAR_MISS &&
+    (elsewhere || like.seenQty < 6 * lot.seenQty);
+  return pattern ? undefined : to;
 }
 
 const sameShape = (a: SeenLot, b: SeenLot): boolean =>
