@@ -1,4 +1,4 @@
-import { inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
+import { inventoryCsv, makeModFile, ordersCsv, pickCsv, sparesCsv, worklogCsv } from '@/core/formats';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { openWorkbench } from './snapshot';
@@ -8,6 +8,8 @@ export const FILES = [
   'inventory-as-built.csv',
   'inventory-as-planned.csv',
   'spares.csv',
+  'orders.csv',
+  'pick-list.csv',
   'mod.json',
 ] as const;
 export type FileName = (typeof FILES)[number];
@@ -50,6 +52,8 @@ export function takeAway(
     'inventory-as-built.csv': () => inventoryCsv(context(false)),
     'inventory-as-planned.csv': () => inventoryCsv(context(true)),
     'spares.csv': () => sparesCsv(context(false)),
+    'orders.csv': () => ordersCsv(bench),
+    'pick-list.csv': () => pickCsv(bench),
     'mod.json': () => `${JSON.stringify(makeModFile(bench.records, build, bench.planned), null, 1)}\n`,
   };
   return { name, text: text[file]() };

@@ -15,5 +15,6 @@ export {
   writeCsv,
 } from './csv';
 export type { FileContext } from './csv';
+export { ordersCsv, ORDERS_COLUMNS, pickCsv, PICK_COLUMNS } from './parts-csv';
 export { bringModFileIn, makeModFile, modFileSchema, readModFile, stockEntry } from './mod-file';
 export type { ModFile, ModFileFault } from './mod-file';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addModification, planWork, Workbench } from '../bench';
+import { ordersCsv, ORDERS_COLUMNS, pickCsv } from '../formats';
 import { BLANK_INTENT, entryFault, overdrafts, orderAccount, sparesAccount, type Intent } from '../ledger';
 import { solveBySteps } from '../make-up';
 import { elementKey, type ElementKey } from '../parts';
@@ -228,6 +229,18 @@ describe('from need to order', () => {
       60,
     ]);
   });
+});
+
+it('orders and the pick list are files', () => {
+  const bench = wall();
+  const need = needOf(bench);
+  const found = solveBySteps(poseProblem(need.lots, market, PREFERENCES, bench.priceOf), 1, 120);
+  did(bench, placePlan(bench, need.lots, found, market, weigh, '2026-11-24', source));
+  const rows = ordersCsv(bench).trim().split('\r\n');
+  expect(rows[0]).toBe(ORDERS_COLUMNS.join(','));
+  const quantity = rows.slice(1).reduce((s, r) => s + Number(r.split(',')[4]), 0);
+  expect(quantity).toBe(found.buys.reduce((s, b) => s + b.qty, 0));
+  expect(pickCsv(bench)).toContain('A1,12,brick 1x2,ash,,used');
 });
 
 it('a pick list goes by the trays, or by shape, for one modification or all', () => {

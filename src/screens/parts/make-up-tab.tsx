@@ -12,6 +12,7 @@ import { useBench } from '../common/bench-store';
 import { useKeys } from '../common/use-keys';
 import { ClosingBounds } from './closing-bounds';
 import type { MakeUpTools } from './use-make-up';
+import { ParcelsChart } from './parcels-chart';
 import { useToday } from './use-today';
 
 interface MakeUpTabProps {
@@ -73,6 +74,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
               ))}
             </ul>
             <Unmet plan={plan} />
+            <ParcelsChart makeUp={makeUp} />
             <Button look="main" disabled={stale || parcels.length + plan.donors.length === 0} onClick={order}>
               Order these {parcels.length} {parcels.length === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
             </Button>

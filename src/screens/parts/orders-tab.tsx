@@ -8,6 +8,7 @@ import { Button } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
+import { saveFile } from '@/ui/save-file';
 import { fateOf } from '@/stand-ins/market';
 import { useBench } from '../common/bench-store';
 import { CLOCK_SETTING, useToday } from './use-today';
@@ -50,6 +51,7 @@ export function OrdersTab() {
               {d === 1 ? 'A day on' : 'A week on'}
             </Button>
           ))}
+          <Button onClick={() => saveFile(`/api/builds/${bench.build}/files/orders.csv`)}>CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>

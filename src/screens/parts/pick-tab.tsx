@@ -8,6 +8,7 @@ import { Button } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { modNo, pieces } from '@/ui/numbers';
+import { saveFile } from '@/ui/save-file';
 import { useBench } from '../common/bench-store';
 
 /** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
@@ -49,6 +50,7 @@ export function PickTab() {
               </option>
             ))}
           </Select>
+          <Button onClick={() => saveFile(`/api/builds/${bench.build}/files/pick-list.csv`)}>CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>

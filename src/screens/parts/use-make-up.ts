@@ -109,7 +109,7 @@ async function askMarket(elements: readonly ElementKey[], signal: AbortSignal): 
 }
 
 /** Solves on the server, line by line: progress as it comes, the plan last. */
-async function solve(
+export async function solve(
   problem: Problem,
   seconds: number,
   signal: AbortSignal,

@@ -1,0 +1,62 @@
+import type { Workbench } from '../bench';
+import { placeOf } from '../ledger';
+import { elementKey, splitElementKey } from '../parts';
+import { moneyAsDecimal } from '../shared/money';
+import { pickList } from '../supply';
+import { writeCsv, type Cell } from './csv';
+
+export const ORDERS_COLUMNS = [
+  'seller',
+  'placed',
+  'due',
+  'postage',
+  'quantity',
+  'part',
+  'colour',
+  'print',
+  'condition',
+  'price',
+  'awaited',
+] as const;
+
+/** Every order, a row a lot: what was bought, at what price, and how much of it is still on its way. */
+export function ordersCsv(bench: Workbench): string {
+  const rows = bench.entries
+    .filter((e) => e.kind === 'order')
+    .flatMap((e) => {
+      const order = e.order ? bench.records.order.get(e.order) : undefined;
+      if (!order) return [];
+      return e.movements
+        .filter((m) => placeOf(m.to) === 'order')
+        .map((m): Cell[] => {
+          const { part, colour, print } = splitElementKey(m.element);
+          const there = bench.built.balances.at(m.to, elementKey(part, colour, print), m.grade);
+          return [
+            order.seller,
+            order.placedAt.slice(0, 10),
+            order.due,
+            moneyAsDecimal(order.postage),
+            m.qty,
+            part,
+            colour,
+            print,
+            m.grade,
+            m.worth === null ? '' : moneyAsDecimal(m.worth),
+            Math.min(m.qty, Math.max(0, there)),
+          ];
+        });
+    });
+  return writeCsv(ORDERS_COLUMNS, rows);
+}
+
+export const PICK_COLUMNS = ['place', 'quantity', 'part', 'colour', 'print', 'condition'] as const;
+
+/** What planned entries take out of trays, boxes and spares, in the order of the trays. */
+export const pickCsv = (bench: Workbench): string =>
+  writeCsv(
+    PICK_COLUMNS,
+    pickList(bench, 'tray').map((l): Cell[] => {
+      const { part, colour, print } = splitElementKey(l.element);
+      return [l.where, l.qty, part, colour, print, l.grade];
+    }),
+  );

@@ -1,0 +1,101 @@
+'use client';
+
+import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import { poseProblem } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { money } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { solve, type MakeUpTools } from './use-make-up';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+interface Point {
+  readonly parcels: number;
+  readonly cost: number;
+  readonly unmet: number;
+}
+
+const MOST = 8;
+const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
+
+/** What fewer parcels would cost: the plan made up again for one, two, three of them, and so on. */
+export function ParcelsChart({ makeUp }: { makeUp: MakeUpTools }) {
+  const priceOf = useBench((s) => s.bench.priceOf);
+  const [points, setPoints] = useState<readonly Point[]>([]);
+  const [busy, setBusy] = useState(false);
+  const { market, lots, preferences } = makeUp;
+  const draw = async () => {
+    if (!market) return;
+    setBusy(true);
+    setPoints([]);
+    for (let parcels = 1; parcels <= MOST; parcels++) {
+      const problem = poseProblem(lots, market, { ...preferences, maxParcels: parcels }, priceOf);
+      const plan = await solve(problem, 1, new AbortController().signal, () => undefined);
+      if (!plan) break;
+      const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
+      setPoints((list) => [...list, { parcels, cost: plan.cost, unmet }]);
+      // More parcels than the plan wants change nothing any more.
+      if (new Set(plan.buys.map((b) => b.seller)).size < parcels) break;
+    }
+    setBusy(false);
+  };
+  const says = points
+    .map((p) => `${p.parcels}: ${money(p.cost)}${p.unmet > 0 ? `, ${p.unmet} not to be had` : ''}`)
+    .join('; ');
+  return (
+    <section className="mb-4 max-w-2xl">
+      <div className="mb-1 flex items-center gap-3">
+        <h2 className="flex-1">Cost against parcels</h2>
+        <Button disabled={busy || !market} onClick={() => void draw()}>
+          {busy ? 'Working it out…' : 'Work it out'}
+        </Button>
+      </div>
+      {points.length > 0 && (
+        <>
+          <div className="h-44">
+            <Line
+              role="img"
+              aria-label={`Cost by number of parcels. ${says}`}
+              data={{
+                labels: points.map((p) => `${p.parcels}`),
+                datasets: [
+                  {
+                    data: points.map((p) => p.cost / 100),
+                    borderColor: '#161616',
+                    backgroundColor: '#fcfcfc',
+                    borderWidth: 2,
+                    pointRadius: 4,
+                    // Hollow: something is missing from that plan. Solid: all of it is had.
+                    pointBackgroundColor: points.map((p) => (p.unmet > 0 ? '#fcfcfc' : '#161616')),
+                  },
+                ],
+              }}
+              options={{
+                animation: false,
+                maintainAspectRatio: false,
+                plugins: { legend: { display: false } },
+                scales: {
+                  x: {
+                    title: { display: true, text: 'parcels', font },
+                    ticks: { font },
+                    grid: { display: false },
+                  },
+                  y: {
+                    beginAtZero: true,
+                    ticks: { font, callback: (v) => `£${v}` },
+                    grid: { color: '#d6d6d6' },
+                  },
+                },
+              }}
+            />
+          </div>
+          <p className="text-soft text-[12px]">
+            Solid: everything is had. Hollow: that few parcels leave something out.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
