@@ -10,7 +10,8 @@ export default defineConfig({
   },
   test: {
     include: ['src/**/*.test.{ts,tsx}'],
-    testTimeout: 60_000,
+    testTimeout: 240_000,
+    hookTimeout: 120_000,
     setupFiles: ['src/core/testing/seed.ts'],
   },
 });
