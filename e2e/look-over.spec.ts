@@ -107,7 +107,7 @@ test('something found, with a photo, becomes a modification by one key and close
   await page.keyboard.press('w');
   await expect(page.getByText(/in work/)).toContainText('M 01');
   await isAccessible(page);
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(
     page.getByRole('listitem').filter({ hasText: 'One grey wall too dark' }).first(),
   ).toBeVisible();
