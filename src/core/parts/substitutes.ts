@@ -21,7 +21,7 @@ const LENGTHS: Readonly<Record<string, readonly number[]>> = {
  * Other parts that fill exactly the room of a plain brick, plate or tile, fewest pieces first: shorter ones end to end,
  * two half as wide side by side, and for a brick three plates on one another. Each names the joint that gets weaker.
  *
- * substitutesFor(partOf("plate 1x14"))[0] = 1 plate 1x8 and 1 plate 1x6
+ * substitutesFor(partOf("plate 1x14"))[0] = 1 plate 1x12 and 1 plate 1x2
  *
  * Gives none for other families: their shape is not a sum of others.
  */
