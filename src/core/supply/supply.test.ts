@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addModification, planWork, Workbench } from '../bench';
 import { ordersCsv, ORDERS_COLUMNS, pickCsv } from '../formats';
@@ -286,11 +287,72 @@ describe('a pool of boxes', () => {
     expect(report.left).toEqual([{ element: slate, qty: 6 }]);
   });
 
+  it('gives out no piece twice and loses none', () => {
+    const three = [ash, slate, bark];
+    const lots = fc.array(
+      fc.record({ element: fc.constantFrom(...three), qty: fc.integer({ min: 1, max: 9 }) }),
+      {
+        minLength: 1,
+        maxLength: 6,
+      },
+    );
+    fc.assert(
+      fc.property(lots, lots, fc.integer({ min: 1, max: 4 }), (held, wants, copies) => {
+        const pool = [{ code: 'P', name: 'Pool', copies, lots: held }];
+        const report = fitPool(pool, wants, palette);
+        const pieces = (list: readonly { qty: number }[]) => list.reduce((n, l) => n + l.qty, 0);
+        expect(report.used + pieces(report.left)).toBe(report.held);
+        expect(report.held).toBe(pieces(held) * copies);
+        expect(report.used + report.short.reduce((n, s) => n + s.short, 0)).toBe(pieces(wants));
+        expect(report.fits).toBe(report.short.length === 0);
+        // As many more copies as it says do make it fit, and one fewer does not.
+        for (const s of report.short)
+          for (const { copies: more } of s.more) {
+            const short = (n: number) =>
+              fitPool([{ ...pool[0]!, copies: copies + n }], wants, palette).short.some(
+                (x) => x.element === s.element,
+              );
+            expect([short(more), short(more - 1)]).toEqual([false, true]);
+          }
+      }),
+    );
+  });
+
   it('says in which colours it has a part', () =>
     expect(coloursOfPart(boxes, 'brick 1x2' as PartId)).toEqual([
       { element: ash, qty: 8 },
       { element: slate, qty: 6 },
     ]));
+});
+
+describe('when a parcel is there', () => {
+  const punctual = { days: 5, spread: 2, late: 0 };
+
+  it('is even odds on the usual day, and follows the normal distribution within a hundredth', () => {
+    expect(chanceWithin(punctual, 5)).toBe(0.5);
+    // Table of the normal distribution at -2, -1, 1 and 2 standard deviations.
+    [0.0228, 0.1587, 0.8413, 0.9772].forEach((share, i) =>
+      expect(Math.abs(chanceWithin(punctual, [1, 3, 7, 9][i]!) - share)).toBeLessThan(0.01),
+    );
+  });
+
+  it('is likelier with every day, and never surer than the seller is punctual', () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          days: fc.integer({ min: 1, max: 40 }),
+          spread: fc.double({ min: 0, max: 10, noNaN: true }),
+          late: fc.double({ min: 0, max: 1, noNaN: true }),
+        }),
+        fc.integer({ min: 0, max: 90 }),
+        (seller, days) => {
+          const chance = chanceWithin(seller, days);
+          expect(chance).toBeLessThanOrEqual(chanceWithin(seller, days + 1));
+          expect(chance).toBeGreaterThanOrEqual(0);
+          expect(chance).toBeLessThanOrEqual(1 - seller.late);
+        },
+      ),
+    ));
 });
 
 describe('the simulated market', () => {
