@@ -21,3 +21,5 @@ export { pickList, PICK_ORDERS } from './pick-list';
 export type { PickLine, PickOrder } from './pick-list';
 export { coloursOfPart, fitPool, poolHolds } from './pool';
 export type { PoolBox, PoolReport, PoolShort, PoolWant } from './pool';
+export { daysFor, inReach, othersToAsk } from './in-reach';
+export type { InReach } from './in-reach';
