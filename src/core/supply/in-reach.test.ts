@@ -80,6 +80,14 @@ describe('what is in reach of a lot that cannot be had', () => {
     expect(reach(m, { maxParcels: 1 })).toMatchObject([{ kind: 'another parcel', pieces: 4 }]);
   });
 
+  it('says so when one preference given up would not bring it', () => {
+    const m = market(seller('Near', [offer(ash, 9, 4, 'used')], { days: 20 }));
+    expect(reach(m, { used: false, within: 3 })).toEqual([
+      { kind: 'several limits', pieces: 4, price: 9, seller: 'Near' },
+    ]);
+    expect(reach(m, { within: 3 })).toMatchObject([{ kind: 'later' }]);
+  });
+
   it('less what the plan buys already', () => {
     const m = market(seller('Near', [offer(ash, 9, 4, 'used')]));
     const buys = [{ seller: 'Near', element: `${ash}#used`, qty: 4 }];
@@ -104,7 +112,7 @@ describe('what is in reach of a lot that cannot be had', () => {
       ['shape', 2],
     ]);
     expect(found[2]).toMatchObject({ price: 10, parts: [{ element: el('plate 1x4', 'ash'), qty: 2 }] });
-    // Out of reach in the same way as the element itself: none of it is told.
+    // Out of reach by the same limit: none of it is told.
     expect(reach(m, { never: new Set(['Near']) })).toEqual([]);
   });
 

@@ -13,7 +13,7 @@ export type InReach = {
   /** Who has most of it. */
   readonly seller: string;
 } & (
-  | { readonly kind: 'used' | 'shut out' | 'another parcel' }
+  | { readonly kind: 'used' | 'shut out' | 'another parcel' | 'several limits' }
   | { readonly kind: 'later'; readonly days: number }
   | { readonly kind: 'colour'; readonly element: ElementKey; readonly deltaE: number }
   | { readonly kind: 'shape'; readonly parts: readonly { element: ElementKey; qty: number }[] }
@@ -36,8 +36,8 @@ export function othersToAsk(elements: readonly ElementKey[], colours: readonly C
 }
 
 /**
- * What is in reach of a lot that a plan leaves open: the same element used, later, of a seller shut out or in a parcel
- * more; the nearest `near` colours by CIEDE2000; other parts of the same shape. What the plan buys already is counted
+ * What is in reach of a lot that a plan leaves open: the same element used, later, of a seller shut out, in a parcel
+ * more, or with several of these together; the nearest `near` colours by CIEDE2000; other parts of the same shape. What the plan buys already is counted
  * off. `market` is an answer that was asked for `othersToAsk` too.
  */
 export function inReach(
@@ -59,10 +59,10 @@ export function inReach(
   const fits = fitness(preferences);
   const same = had.filter((o) => o.offer.element === element);
   const lawful = had.filter((o) => fits.condition(o) && fits.open(o) && fits.inTime(o));
-  const found: (InReach | null)[] = [
+  const itself = [
     told(
       same.filter((o) => !fits.condition(o) && fits.open(o) && fits.inTime(o)),
-      { kind: 'used' },
+      { kind: 'used' as const },
     ),
     later(
       same.filter((o) => fits.condition(o) && fits.open(o) && !fits.inTime(o)),
@@ -70,19 +70,24 @@ export function inReach(
     ),
     told(
       same.filter((o) => fits.condition(o) && !fits.open(o) && fits.inTime(o)),
-      { kind: 'shut out' },
+      { kind: 'shut out' as const },
     ),
     // Lawful and still not bought: only the number of parcels can be in its way.
     preferences.maxParcels === null
       ? null
       : told(
           same.filter((o) => lawful.includes(o)),
-          { kind: 'another parcel' },
+          { kind: 'another parcel' as const },
         ),
+  ].filter((f) => f !== null);
+  // Used and late at once, say: one preference given up would not bring it.
+  const held = itself.length === 0 ? told(same, { kind: 'several limits' as const }) : null;
+  return [
+    ...itself,
+    ...(held ? [held] : []),
     ...nearColours(element, lawful, palette).slice(0, near),
     ...shapesOf(element).flatMap((parts) => shapeInReach(parts, lawful)),
   ];
-  return found.filter((f) => f !== null);
 }
 
 const fitness = (p: Preferences) => ({

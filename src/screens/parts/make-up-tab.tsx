@@ -13,6 +13,7 @@ import { useKeys } from '../common/use-keys';
 import { ClosingBounds } from './closing-bounds';
 import type { MakeUpTools } from './use-make-up';
 import { ParcelsChart } from './parcels-chart';
+import { UnmetLots } from './unmet-lots';
 import { useToday } from './use-today';
 
 interface MakeUpTabProps {
@@ -73,7 +74,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
                 <ParcelCard key={p.seller} parcel={p} today={today} />
               ))}
             </ul>
-            <Unmet plan={plan} />
+            <UnmetLots plan={plan} makeUp={makeUp} today={today} />
             <ParcelsChart makeUp={makeUp} />
             <Button look="main" disabled={stale || parcels.length + plan.donors.length === 0} onClick={order}>
               Order these {parcels.length} {parcels.length === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
@@ -176,27 +177,6 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
         ))}
       </ul>
     </li>
-  );
-}
-
-function Unmet({ plan }: { plan: MakeUpPlan }) {
-  if (plan.unmet.length === 0) return null;
-  return (
-    <section className="mb-4">
-      <h2 className="mb-1">Cannot be had now</h2>
-      <ul>
-        {plan.unmet.map((u) => {
-          const element = u.lot.replace(/!$/, '') as ElementKey;
-          return (
-            <li key={u.lot} className="flex min-h-9 items-center gap-2">
-              <Glyph element={element} mark="out" size={30} />
-              {u.qty} {elementName(element)}: nobody has it in this condition, with this delivery. Allow used
-              parts or a later day, or see in Colour what would do instead.
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }
 

@@ -91,7 +91,10 @@ function wantedElements(need: NeedReport, colours: readonly string[]): ElementKe
 }
 
 /** Asks up to four times: the network fails now and then. */
-async function askMarket(elements: readonly ElementKey[], signal: AbortSignal): Promise<MarketAnswer | null> {
+export async function askMarket(
+  elements: readonly ElementKey[],
+  signal: AbortSignal,
+): Promise<MarketAnswer | null> {
   for (let tries = 0; tries < 4; tries++)
     try {
       const response = await fetch('/api/market', {
