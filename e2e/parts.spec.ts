@@ -23,7 +23,16 @@ test('what is missing is made up, ordered by one key, comes by the clock, and is
   await isAccessible(page);
   await page.getByRole('button', { name: 'Make up what is missing' }).click();
   await page.getByLabel('Think for').selectOption('2');
+  // Nobody is there by tomorrow for sure: each lot says what would bring it.
+  await page.getByLabel('There within days').fill('1');
   await page.getByRole('button', { name: /Make it up/ }).click();
+  const lacking = page.getByRole('region', { name: 'Cannot be had now' });
+  await expect(lacking).toContainText('30 plate 2x4 soot');
+  await expect(lacking).toContainText(/Allow \d+ days/);
+  await isAccessible(page);
+  await page.getByLabel('There within days').fill('');
+  await page.getByRole('button', { name: /Make it up/ }).click();
+  await expect(lacking).toBeHidden();
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText('cheapest for each lot')).toBeVisible();
   await isAccessible(page);
