@@ -116,6 +116,17 @@ describe('what is in reach of a lot that cannot be had', () => {
     expect(reach(m, { never: new Set(['Near']) })).toEqual([]);
   });
 
+  it('no clear colour for an opaque one, and no shape twice', () => {
+    const square = el('brick 2x2', 'ash');
+    const clear = palette.find((c) => c.finish !== palette.find((p) => p.name === 'ash')?.finish);
+    expect(clear).toBeDefined();
+    const m = market(
+      seller('Near', [offer(el('brick 2x2', clear?.id ?? ''), 5, 9), offer(el('brick 1x2', 'ash'), 5, 9)]),
+    );
+    const found = inReach(square, { buys: [] }, m, PREFERENCES, palette);
+    expect(found.map((f) => [f.kind, f.pieces])).toEqual([['shape', 4]]);
+  });
+
   it('is all asked for', () => {
     const asked = othersToAsk([ash], palette);
     expect(asked).toEqual(expect.arrayContaining([ash, el('plate 2x4', 'slate'), el('plate 1x4', 'ash')]));

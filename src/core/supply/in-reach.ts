@@ -130,15 +130,16 @@ export function daysFor(
 }
 
 function nearColours(element: ElementKey, lawful: readonly Left[], palette: readonly Colour[]): InReach[] {
-  const lab = palette.find((c) => c.id === splitElementKey(element).colour)?.lab;
-  if (!lab) return [];
+  const own = palette.find((c) => c.id === splitElementKey(element).colour);
+  if (!own) return [];
   return palette
     .flatMap((c): (InReach & { deltaE: number })[] => {
       const other = inColour(element, c.id);
-      if (other === element) return [];
+      // A clear part is no stand-in for an opaque one, however near its colour.
+      if (other === element || c.finish !== own.finish) return [];
       const found = told(
         lawful.filter((o) => o.offer.element === other),
-        { kind: 'colour' as const, element: other, deltaE: deltaE00(lab, c.lab) },
+        { kind: 'colour' as const, element: other, deltaE: deltaE00(own.lab, c.lab) },
       );
       return found ? [found] : [];
     })
@@ -149,9 +150,11 @@ function nearColours(element: ElementKey, lawful: readonly Left[], palette: read
 function shapesOf(element: ElementKey): { element: ElementKey; qty: number }[][] {
   const { part, colour, print } = splitElementKey(element);
   if (print) return [];
-  return substitutesFor(partOf(part)).map((s) =>
+  const shapes = substitutesFor(partOf(part)).map((s) =>
     s.parts.map((p) => ({ element: elementKey(p.part.id, colour), qty: p.qty })),
   );
+  // A square part is halved either way by the same two.
+  return [...new Map(shapes.map((s) => [JSON.stringify(s), s])).values()];
 }
 
 function shapeInReach(
