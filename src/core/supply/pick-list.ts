@@ -32,20 +32,23 @@ export function pickList(bench: Workbench, order: PickOrder, only: ModificationI
     for (const m of e.movements) {
       const place = placeOf(m.from);
       if (place !== 'stores' && place !== 'spares' && place !== 'donor') continue;
-      if (bench.built.balances.at(m.from, m.element, m.grade) <= 0) continue;
       const tray = trays.get(accountOwner(m.from));
       const copy = bench.records.copy.get(accountOwner(m.from));
       const where =
         place === 'stores' ? (tray?.name ?? 'tray') : place === 'donor' ? (copy?.setName ?? 'box') : 'spares';
       const key = `${m.from}|${m.element}|${m.grade}`;
       const old = lines.get(key);
+      // No more can be got out than lies there, whatever the plans say.
+      const rest = bench.built.balances.at(m.from, m.element, m.grade) - (old?.qty ?? 0);
+      const qty = Math.min(m.qty, rest);
+      if (qty <= 0) continue;
       lines.set(key, {
         place,
         where: tray?.place ? `${where}, ${tray.place}` : where,
         rank: place === 'stores' ? (tray?.position ?? 0) : place === 'spares' ? -1 : 1e6,
         element: m.element,
         grade: m.grade,
-        qty: (old?.qty ?? 0) + m.qty,
+        qty: (old?.qty ?? 0) + qty,
         modification: e.modification,
         entries: [...(old?.entries ?? []), e.id],
       });
