@@ -4,6 +4,7 @@ export { chanceWithin, gramsOf } from './market';
 export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource } from './market';
 export {
   allowedSellers,
+  boxCredit,
   boxGrade,
   boxId,
   lotId,

@@ -1,4 +1,5 @@
-import type { Problem, ProblemElement } from '../make-up';
+import type { Minor } from '../shared/money';
+import type { MakeUpPlan, Problem, ProblemElement } from '../make-up';
 import { grade, type Grade } from '../ledger';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { PriceOf } from '../ledger';
@@ -120,6 +121,23 @@ function sumYields(rows: readonly { element: string; qty: number }[]) {
   const sums = new Map<string, number>();
   for (const r of rows) sums.set(r.element, (sums.get(r.element) ?? 0) + r.qty);
   return [...sums].map(([element, qty]) => ({ element, qty }));
+}
+
+/**
+ * What a plan's boxes are credited with for their left-over parts, in pence: a plan weighs so much less than is paid for
+ * it. `problem` is what the plan was made for.
+ */
+export function boxCredit(
+  plan: Pick<MakeUpPlan, 'donors'>,
+  problem: Pick<Problem, 'donors'>,
+  market: Pick<MarketAnswer, 'boxes'>,
+): Minor {
+  const posed = new Map(problem.donors.map((d) => [d.id, d.price]));
+  const asked = new Map(market.boxes.map((b) => [boxId(b), b.price]));
+  return plan.donors.reduce(
+    (sum, d) => sum + d.copies * ((asked.get(d.id) ?? 0) - (posed.get(d.id) ?? 0)),
+    0,
+  );
 }
 
 /** What the parts of a box that nobody needs are credited with: a share of their worth used. */

@@ -2,7 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addModification, planWork, Workbench } from '../bench';
 import { ordersCsv, ORDERS_COLUMNS, pickCsv } from '../formats';
-import { BLANK_INTENT, entryFault, overdrafts, orderAccount, sparesAccount, type Intent } from '../ledger';
+import {
+  added,
+  BLANK_ENTRY,
+  BLANK_INTENT,
+  entryFault,
+  grade,
+  joinDiffs,
+  modelAccount,
+  overdrafts,
+  orderAccount,
+  sparesAccount,
+  storesAccount,
+  type Diff,
+  type Intent,
+} from '../ledger';
 import { solveBySteps } from '../make-up';
 import { elementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
@@ -13,6 +27,7 @@ import { el } from '../testing/world';
 import { fateOf, MarketFailed, simulatedMarket } from '@/stand-ins/market';
 import {
   awaited,
+  boxCredit,
   chanceWithin,
   coloursOfPart,
   countOrderIn,
@@ -203,6 +218,7 @@ describe('from need to order', () => {
   it('a box that is bought is broken up, its price counts once, and its parts serve the plan', () => {
     const bench = wall();
     const { lots } = needOf(bench);
+    const loose = el('plate 1x1', 'slate');
     const boxed: MarketAnswer = {
       sellers: market.sellers,
       boxes: [
@@ -216,13 +232,21 @@ describe('from need to order', () => {
             { element: tile, qty: 5 },
             { element: slate, qty: 9 },
             { element: ash, qty: 5 },
+            // Priced, and wanted by nobody: they are what a box leaves over.
+            { element: loose, qty: 20 },
           ],
         },
       ],
     };
-    const found = solveBySteps(poseProblem(lots, boxed, PREFERENCES, bench.priceOf), 1, 120);
+    const problem = poseProblem(lots, boxed, PREFERENCES, (e, g) => (e === loose ? 2 : bench.priceOf(e, g)));
+    const found = solveBySteps(problem, 1, 120);
     expect(found.donors).toHaveLength(1);
+    const before = bench.built.figures({ of: 'build' }).outOfPocket;
     did(bench, placePlan(bench, lots, found, boxed, weigh, '2026-11-24', source));
+    const credit = boxCredit(found, problem, boxed);
+    // Twenty at 2p, at the share of 30 % that they are credited with.
+    expect(credit).toBe(12);
+    expect(bench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost + credit);
     expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
     expect(overdrafts(bench.built.balances)).toEqual([]);
     expect(needOf(bench)).toMatchObject({ missing: 0 });
@@ -249,6 +273,25 @@ it('a pick list goes by the trays, or by shape, for one modification or all', ()
   did(bench, addModification(bench, 'Other', zoneId('Wall'), source));
   expect(pickList(bench, 'tray').map((l) => [l.where, l.element, l.qty])).toEqual([['A1', ash, 12]]);
   expect(pickList(bench, 'shape', bench.modifications.at(-1)!.id)).toEqual([]);
+});
+
+it('a pick list asks for no more than lies there, though several plans want it', () => {
+  const bench = makeBench({ zones: { Wall: ['1 brick 1x2 slate'] }, stores: ['5 brick 1x2 ash'] });
+  const from = storesAccount([...bench.records.tray.values()][0]!.id);
+  const to = modelAccount(zoneId('Wall'));
+  const wants = (no: number, qty: number): Diff =>
+    added('entry', {
+      ...BLANK_ENTRY,
+      id: `e${no}` as never,
+      build: bench.build,
+      kind: 'add',
+      state: 'planned',
+      no,
+      loggedAt: source.now,
+      movements: [{ element: ash, grade: grade('used'), qty, from, to, worth: null }],
+    });
+  did(bench, { label: 'two plans for one tray', diff: joinDiffs(wants(91, 4), wants(92, 4)) });
+  expect(pickList(bench, 'tray')).toMatchObject([{ element: ash, qty: 5, entries: ['e91', 'e92'] }]);
 });
 
 describe('a pool of boxes', () => {

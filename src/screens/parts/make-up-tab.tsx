@@ -67,7 +67,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
         )}
         {plan && (
           <>
-            <ByHand plan={plan} />
+            <ByHand plan={plan} credit={makeUp.credit} />
             <Boxes plan={plan} makeUp={makeUp} />
             <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
               {parcels.map((p) => (
@@ -86,7 +86,11 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
   );
 }
 
-function headline({ stage, plan }: MakeUpTools, parcels: readonly Parcel[], need: NeedReport): string {
+function headline(
+  { stage, plan, credit }: MakeUpTools,
+  parcels: readonly Parcel[],
+  need: NeedReport,
+): string {
   if (stage === 'asking') return 'Asking forty sellers what they have…';
   if (stage === 'solving') return 'Making it up…';
   if (stage === 'failed') return 'The market did not answer.';
@@ -97,20 +101,23 @@ function headline({ stage, plan }: MakeUpTools, parcels: readonly Parcel[], need
     boxes > 0 ? `${count(boxes)} ${boxes === 1 ? 'box' : 'boxes'}` : '',
   ].filter(Boolean);
   const lack = plan.unmet.reduce((s, u) => s + u.qty, 0);
-  return `${money(plan.cost)} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} cannot be had` : ''}.`;
+  return `${money(plan.cost + credit)} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} cannot be had` : ''}.`;
 }
 
-function aside({ stage }: MakeUpTools, plan: MakeUpPlan | null): string {
+function aside({ stage, credit }: MakeUpTools, plan: MakeUpPlan | null): string {
   if (stage === 'failed') return 'It was asked four times. Nothing was ordered; try again.';
   if (!plan)
     return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
   const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;
-  return plan.status === 'optimal'
-    ? 'Proven: no plan that gets as much costs less.'
-    : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
+  const sure =
+    plan.status === 'optimal'
+      ? 'Proven: no plan that gets as much costs less.'
+      : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
+  if (credit === 0) return sure;
+  return `${sure} Left-over parts of boxes are worth ${money(credit)} of it to you: it is weighed as ${money(plan.cost)}.`;
 }
 
-function ByHand({ plan }: { plan: MakeUpPlan }) {
+function ByHand({ plan, credit }: { plan: MakeUpPlan; credit: number }) {
   const { cheapestEach, fewestSellers } = plan.byHand;
   const saving = Math.min(cheapestEach, fewestSellers) - plan.cost;
   return (
@@ -119,7 +126,10 @@ function ByHand({ plan }: { plan: MakeUpPlan }) {
         [
           ['cheapest for each lot', cheapestEach],
           ['one big seller first', fewestSellers],
-          ['saved against the better', Math.max(0, saving)],
+          [
+            credit > 0 ? 'saved against the better, left-overs counted' : 'saved against the better',
+            Math.max(0, saving),
+          ],
         ] as const
       ).map(([words, amount]) => (
         <div key={words}>
@@ -183,7 +193,6 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
 function PreferencesForm({ makeUp, busy, missing }: { makeUp: MakeUpTools; busy: boolean; missing: number }) {
   const { preferences: p, setPreferences } = makeUp;
   const set = (to: Partial<typeof p>) => setPreferences({ ...p, ...to });
-  const number = (text: string): number | null => (/^\d+$/.test(text.trim()) ? Number(text) : null);
   return (
     <form
       aria-label="How it is to be made up"
@@ -193,22 +202,18 @@ function PreferencesForm({ makeUp, busy, missing }: { makeUp: MakeUpTools; busy:
         void (busy ? makeUp.stop() : makeUp.run());
       }}
     >
-      <Field label="At most so many parcels">
-        <Input
-          inputMode="numeric"
-          placeholder="any number"
-          value={p.maxParcels ?? ''}
-          onChange={(e) => set({ maxParcels: number(e.target.value) })}
-        />
-      </Field>
-      <Field label="There within days">
-        <Input
-          inputMode="numeric"
-          placeholder="whenever"
-          value={p.within ?? ''}
-          onChange={(e) => set({ within: number(e.target.value) })}
-        />
-      </Field>
+      <LimitField
+        label="At most so many parcels"
+        none="any number"
+        value={p.maxParcels}
+        onChange={(maxParcels) => set({ maxParcels })}
+      />
+      <LimitField
+        label="There within days"
+        none="whenever"
+        value={p.within}
+        onChange={(within) => set({ within })}
+      />
       <Field label="Sure of it by">
         <Select value={p.chance} onChange={(e) => set({ chance: Number(e.target.value) })}>
           {[0.5, 0.7, 0.8, 0.9].map((c) => (
@@ -248,6 +253,33 @@ function PreferencesForm({ makeUp, busy, missing }: { makeUp: MakeUpTools; busy:
         {busy ? 'Stop, keep the best' : 'Make it up'} <Key>G</Key>
       </Button>
     </form>
+  );
+}
+
+/** A whole number, or no limit where it is empty. What is no number is not taken, and the field keeps what it had. */
+function LimitField({
+  label,
+  none,
+  value,
+  onChange,
+}: {
+  label: string;
+  none: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+}) {
+  return (
+    <Field label={label}>
+      <Input
+        inputMode="numeric"
+        placeholder={none}
+        value={value ?? ''}
+        onChange={(e) => {
+          const text = e.target.value.trim();
+          if (/^\d{0,4}$/.test(text)) onChange(text === '' ? null : Number(text));
+        }}
+      />
+    </Field>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { poseProblem } from '@/core/supply';
 import { Button } from '@/ui/button';
@@ -25,15 +25,19 @@ export function ParcelsChart({ makeUp }: { makeUp: MakeUpTools }) {
   const priceOf = useBench((s) => s.bench.priceOf);
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [busy, setBusy] = useState(false);
+  const stopper = useRef<AbortController | null>(null);
+  useEffect(() => () => stopper.current?.abort(), []);
   const { market, lots, preferences } = makeUp;
   const draw = async () => {
     if (!market) return;
+    const mine = new AbortController();
+    stopper.current = mine;
     setBusy(true);
     setPoints([]);
     for (let parcels = 1; parcels <= MOST; parcels++) {
       const problem = poseProblem(lots, market, { ...preferences, maxParcels: parcels }, priceOf);
-      const plan = await solve(problem, 1, new AbortController().signal, () => undefined);
-      if (!plan) break;
+      const plan = await solve(problem, 1, mine.signal, () => undefined);
+      if (!plan || mine.signal.aborted) break;
       const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
       setPoints((list) => [...list, { parcels, cost: plan.cost, unmet }]);
       // More parcels than the plan wants change nothing any more.
@@ -48,8 +52,8 @@ export function ParcelsChart({ makeUp }: { makeUp: MakeUpTools }) {
     <section className="mb-4 max-w-2xl">
       <div className="mb-1 flex items-center gap-3">
         <h2 className="flex-1">Cost against parcels</h2>
-        <Button disabled={busy || !market} onClick={() => void draw()}>
-          {busy ? 'Working it out…' : 'Work it out'}
+        <Button disabled={!market} onClick={() => (busy ? stopper.current?.abort() : void draw())}>
+          {busy ? 'Stop, keep these' : 'Work it out'}
         </Button>
       </div>
       {points.length > 0 && (

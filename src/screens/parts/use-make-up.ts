@@ -5,6 +5,7 @@ import type { MakeUpPlan, Problem } from '@/core/make-up';
 import type { ElementKey } from '@/core/parts';
 import { inColour, splitElementKey } from '@/core/parts';
 import {
+  boxCredit,
   poseProblem,
   PREFERENCES,
   type MarketAnswer,
@@ -30,6 +31,8 @@ export function useMakeUp(need: NeedReport) {
   const [bounds, setBounds] = useState<readonly Bound[]>([]);
   const [market, setMarket] = useState<MarketAnswer | null>(null);
   const [plan, setPlan] = useState<MakeUpPlan | null>(null);
+  /** What the plan's boxes are credited with: it is paid, and comes back as left-over parts. */
+  const [credit, setCredit] = useState(0);
   const [lots, setLots] = useState<NeedReport['lots']>([]);
   const stopper = useRef<AbortController | null>(null);
   const run = useCallback(
@@ -55,6 +58,7 @@ export function useMakeUp(need: NeedReport) {
       const problem = poseProblem(need.lots, answer, wish, bench.priceOf);
       const found = await solve(problem, seconds, mine.signal, (b) => setBounds((list) => [...list, b]));
       if (stopper.current !== mine) return;
+      setCredit(found ? boxCredit(found, problem, answer) : 0);
       setPlan(found);
       setStage(found ? 'done' : 'failed');
     },
@@ -70,6 +74,7 @@ export function useMakeUp(need: NeedReport) {
     bounds,
     market,
     plan,
+    credit,
     lots,
     run,
     stop,
