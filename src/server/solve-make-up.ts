@@ -1,7 +1,15 @@
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
-import { scoreOf, solveBySteps, type MakeUpPlan, type Problem, type Saved } from '@/core/make-up';
-import type { FromThread, Role, ToThread } from '@/workers/make-up/messages';
+import {
+  compile,
+  planOf,
+  scoreOf,
+  solveBySteps,
+  type Compiled,
+  type MakeUpPlan,
+  type Problem,
+  type Saved,
+} from '@/core/make-up';
+import type { Role } from '@/workers/make-up/messages';
+import { startJob } from './make-up-threads';
 
 export interface MakeUpOptions {
   readonly seconds?: number | undefined;
@@ -30,10 +38,14 @@ const PATIENCE_MS = 250;
 const LARGE = 8000;
 /** Below so many the whole programme is solved in a moment, and a second thread would only slow it. */
 const SMALL = 600;
+/** Below so many seconds there is no time for more than a search. */
+const SHORT = 3;
 
-const FILE = path.join(/* turbopackIgnore: true */ process.cwd(), '.workers', 'make-up.mjs');
-
-let runs = 0;
+function rolesFor({ offers }: Compiled, seconds: number): readonly Role[] {
+  if (offers < SMALL) return ['whole'];
+  if (offers <= LARGE) return seconds < SHORT ? ['search', 'search'] : ['whole', 'search'];
+  return seconds < SHORT ? ['search', 'floor'] : ['search', 'trial'];
+}
 
 /**
  * Solves a make-up problem in threads beside the server: one searches, one tries donor boxes or solves the programme
@@ -48,15 +60,10 @@ export async function solveMakeUp(
   const seed = options.seed ?? 1;
   if (options.iterations) return solveBySteps(problem, seed, options.iterations);
   const seconds = options.seconds ?? USUAL_SECONDS;
-  const began = performance.now();
-  const offers = problem.sellers.reduce((s, x) => s + x.offers.length, 0);
-  const large: Role[] = seconds < 3 ? ['search'] : ['search', 'trial'];
-  const few: Role[] = offers < SMALL ? ['whole'] : ['whole', 'search'];
-  const roles = offers > LARGE ? large : few;
-  const wall = Date.now();
-  const run = ++runs;
+  const began = Date.now();
+  const compiled = compile(problem);
   let best: Saved | null = null;
-  let plan: MakeUpPlan | null = null;
+  let byHand: MakeUpPlan['byHand'] = { cheapestEach: 0, fewestSellers: 0 };
   let floor = 0;
   let proven = false;
   const report = () => {
@@ -65,41 +72,40 @@ export async function solveMakeUp(
         cost: Math.round(best.cost),
         floor: Math.min(floor, Math.round(best.cost)),
         unmet: best.unmet,
-        seconds: (performance.now() - began) / 1000,
+        seconds: (Date.now() - began) / 1000,
       });
   };
   await new Promise<void>((finish) => {
-    const threads = roles.map(() => new Worker(FILE, { execArgv: [] }));
-    const busy = new Set(threads);
-    const say = (message: ToThread, to: Iterable<Worker> = busy) => {
-      for (const t of to) t.postMessage(message);
-    };
+    const jobs = rolesFor(compiled, seconds).map((role, i) =>
+      startJob({ role, compiled, seconds, began, seed: seed + i }),
+    );
+    const busy = new Set(jobs);
+    let ended = false;
     const end = () => {
+      if (ended) return;
+      ended = true;
       clearTimeout(timer);
       watch.signal?.removeEventListener('abort', stop);
-      for (const t of threads) {
-        t.removeAllListeners('message');
-        void t.terminate();
-      }
       finish();
+      // Those still at work are told to stop, and have a moment to say that they have.
+      busy.forEach((j) => j.say({ say: 'stop' }));
+      setTimeout(() => jobs.forEach((j) => j.end(!busy.has(j))), busy.size > 0 ? PATIENCE_MS : 0);
     };
     const stop = () => {
-      say({ say: 'stop', run });
+      busy.forEach((j) => j.say({ say: 'stop' }));
       setTimeout(end, best ? 60 : PATIENCE_MS);
     };
     const closes = () => best !== null && best.unmet === 0 && floor >= Math.round(best.cost);
     const timer = setTimeout(end, seconds * 1000 + PATIENCE_MS);
     watch.signal?.addEventListener('abort', stop);
-    for (const thread of threads) {
-      thread.on('message', (message: FromThread) => {
-        if (message.run !== run) return;
+    for (const job of jobs)
+      job.hear((message) => {
+        if (message.say === 'done') busy.delete(job);
+        if (ended) return;
         if (message.say === 'better' && (!best || scoreOf(message.saved) < scoreOf(best))) {
           best = message.saved;
-          plan = message.plan;
-          say(
-            { say: 'adopt', run, saved: best },
-            [...busy].filter((t) => t !== thread),
-          );
+          byHand = message.byHand;
+          for (const other of busy) if (other !== job) other.say({ say: 'adopt', saved: best });
           report();
         }
         if (message.say === 'floor' && message.floor > floor) {
@@ -107,29 +113,12 @@ export async function solveMakeUp(
           report();
         }
         if (message.say === 'proven') proven = true;
-        if (message.say === 'done') busy.delete(thread);
         if (proven || closes() || busy.size === 0) end();
       });
-      // A thread that breaks takes nothing with it: the others go on, and what it found is kept.
-      thread.on('error', () => {
-        busy.delete(thread);
-        if (busy.size === 0) end();
-      });
-    }
-    threads.forEach((t, i) =>
-      t.postMessage({
-        say: 'solve',
-        run,
-        role: roles[i]!,
-        problem,
-        seconds,
-        began: wall,
-        seed: seed + i,
-      } satisfies ToThread),
-    );
     if (watch.signal?.aborted) stop();
   });
-  return plan ? finished(plan, floor, proven) : solveBySteps(problem, seed, 1);
+  if (!best) return solveBySteps(problem, seed, 1);
+  return finished(planOf(compiled, problem, best, { status: 'bestSoFar', floor: 0, byHand }), floor, proven);
 }
 
 /** The plan with the floor that was proven for it, and the word for how the solve ended. */

@@ -1,9 +1,8 @@
 import { assert } from '../shared/assert';
-import type { Problem } from './problem';
+import type { Problem, ProblemId } from './problem';
 
 /** A source of pieces: a seller's offer of one element. Indices into the arrays of a `Compiled`. */
 export interface Compiled {
-  readonly problem: Problem;
   readonly lots: number;
   readonly sellers: number;
   readonly elements: number;
@@ -48,7 +47,7 @@ export function boughtFor(used: number, min: number, multiple: number): number {
  */
 export function compile(problem: Problem): Compiled {
   const elementIndex = new Map(problem.elements.map((e, i) => [e.id, i]));
-  const index = (id: string): number => {
+  const index = (id: ProblemId): number => {
     const i = elementIndex.get(id);
     assert(i !== undefined, 'an element is listed', id);
     return i;
@@ -93,7 +92,6 @@ export function compile(problem: Problem): Compiled {
     return values;
   };
   return {
-    problem,
     lots: problem.lots.length,
     sellers: problem.sellers.length,
     elements: problem.elements.length,

@@ -3,12 +3,16 @@ export type {
   Problem,
   ProblemDonor,
   ProblemElement,
+  ProblemId,
   ProblemLot,
   ProblemOffer,
   ProblemSeller,
 } from './problem';
 export { planSchema, problemFault, problemSchema, PROBLEM_LIMITS, requestSchema } from './schema';
 export type { ProblemFault } from './schema';
+export { compile } from './compile';
+export type { Compiled } from './compile';
+export { planOf } from './plan';
 export { solveBySteps, Solver } from './solver';
 export type { SolverOptions } from './solver';
 export { modelOf } from './milp';

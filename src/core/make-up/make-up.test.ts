@@ -35,7 +35,7 @@ function proven(problem: Problem): number | null {
   );
   const answer = solveExactly(exact, model.programme, { start: null, seconds: 20, gap: 0 });
   if (!answer.optimal || !answer.values) return null;
-  const plan = planOf(c, model.decode(answer.values), {
+  const plan = planOf(c, problem, model.decode(answer.values), {
     status: 'optimal',
     floor: 0,
     byHand: { cheapestEach: 0, fewestSellers: 0 },
@@ -88,7 +88,11 @@ describe('a plan', () => {
   });
 
   it('only gets better with time', () => {
-    const solver = new Solver(randomProblem(9, 60, 30), { seed: 2, trialDonors: true, floorSteps: 60 });
+    const solver = new Solver(compile(randomProblem(9, 60, 30)), {
+      seed: 2,
+      trialDonors: true,
+      floorSteps: 60,
+    });
     let [cost, floor] = [Infinity, 0];
     for (let i = 0; i < 400; i++) {
       solver.work(i / 400);
@@ -146,7 +150,7 @@ describe('a plan', () => {
 describe('a part of a plan solved exactly', () => {
   it('fits back into the whole, which stays lawful and gets no dearer', () => {
     const problem = { ...randomProblem(21, 30, 16), maxSellers: null };
-    const solver = new Solver(problem, { seed: 1, trialDonors: false, floorSteps: 20 });
+    const solver = new Solver(compile(problem), { seed: 1, trialDonors: false, floorSteps: 20 });
     for (let i = 0; i < 30; i++) solver.work(i / 30);
     for (let n = 0; n < 6; n++) {
       const before = solver.best.cost;
@@ -161,7 +165,7 @@ describe('a part of a plan solved exactly', () => {
       const answer = solveExactly(exact, part.model.programme, { start: part.start, seconds: 5, gap: 0 });
       if (answer.values) solver.adoptExactly(part.whole(part.model.decode(answer.values)));
       expect(solver.best.cost).toBeLessThanOrEqual(before);
-      expect(faultsOf(problem, solver.plan('bestSoFar'))).toEqual([]);
+      expect(faultsOf(problem, solver.plan(problem, 'bestSoFar'))).toEqual([]);
     }
   });
 });

@@ -1,10 +1,11 @@
 import { boughtFor, type Compiled } from './compile';
-import type { MakeUpPlan } from './problem';
+import type { MakeUpPlan, Problem } from './problem';
 import { State, type Saved } from './state';
 
 /** A searched plan in the shape of the file: what is bought of whom, in the quantities that are sold. */
 export function planOf(
   c: Compiled,
+  problem: Problem,
   saved: Saved,
   more: Pick<MakeUpPlan, 'status' | 'floor' | 'byHand'>,
 ): MakeUpPlan {
@@ -14,7 +15,6 @@ export function planOf(
       if (source >= 0) used[source]! += n;
     }),
   );
-  const { problem } = c;
   const buys = Array.from({ length: c.offers }, (_, o) => o).flatMap((o) => {
     const qty = boughtFor(used[o]!, c.offerMin[o]!, c.offerMultiple[o]!);
     if (qty === 0) return [];

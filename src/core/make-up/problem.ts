@@ -1,5 +1,8 @@
 import type { Minor } from '../shared/money';
 
+/** Opaque, and the asker's own: told back as it came. */
+export type ProblemId = string | number;
+
 /** A make-up problem: what is needed, who has it, at what price. The shapes of docs/formats/make-up-request.schema.json. */
 export interface Problem {
   readonly schema: 'makeup/1';
@@ -13,21 +16,21 @@ export interface Problem {
 }
 
 export interface ProblemElement {
-  readonly id: string;
-  readonly part: string;
-  readonly colour: string;
+  readonly id: ProblemId;
+  readonly part: ProblemId;
+  readonly colour: ProblemId;
   readonly grams: number;
 }
 
 /** Pieces wanted: any of the accepted elements does. */
 export interface ProblemLot {
-  readonly id: string;
+  readonly id: ProblemId;
   readonly qty: number;
-  readonly accept: readonly string[];
+  readonly accept: readonly ProblemId[];
 }
 
 export interface ProblemSeller {
-  readonly id: string;
+  readonly id: ProblemId;
   /** Pence of pieces; a shortfall is paid as filler. */
   readonly minOrder: Minor;
   /** Ascending; the first band that holds the parcel. */
@@ -36,7 +39,7 @@ export interface ProblemSeller {
 }
 
 export interface ProblemOffer {
-  readonly element: string;
+  readonly element: ProblemId;
   readonly price: Minor;
   readonly stock: number;
   readonly minQty: number;
@@ -45,10 +48,10 @@ export interface ProblemOffer {
 
 /** A box to be broken up. */
 export interface ProblemDonor {
-  readonly id: string;
+  readonly id: ProblemId;
   readonly price: Minor;
   readonly maxCopies: number;
-  readonly yields: readonly { readonly element: string; readonly qty: number }[];
+  readonly yields: readonly { readonly element: ProblemId; readonly qty: number }[];
 }
 
 /** Who supplies what. */
@@ -58,9 +61,9 @@ export interface MakeUpPlan {
   readonly cost: Minor;
   /** Proven: no plan with this unmet costs less. */
   readonly floor: Minor;
-  readonly unmet: readonly { readonly lot: string; readonly qty: number }[];
-  readonly buys: readonly { readonly seller: string; readonly element: string; readonly qty: number }[];
-  readonly donors: readonly { readonly id: string; readonly copies: number }[];
+  readonly unmet: readonly { readonly lot: ProblemId; readonly qty: number }[];
+  readonly buys: readonly { readonly seller: ProblemId; readonly element: ProblemId; readonly qty: number }[];
+  readonly donors: readonly { readonly id: ProblemId; readonly copies: number }[];
   /** The two plans that people make, scored alike. */
   readonly byHand: { readonly cheapestEach: Minor; readonly fewestSellers: Minor };
 }

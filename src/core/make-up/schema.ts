@@ -1,10 +1,12 @@
 import { z } from 'zod';
-import type { Problem } from './problem';
+import type { Problem, ProblemId } from './problem';
 
 /** Bounds that keep a problem within what is solved in memory. */
 export const PROBLEM_LIMITS = { lots: 5000, sellers: 2000, offers: 400_000, elements: 50_000, donors: 500 };
 
-const id = z.string().min(1).max(400);
+/** Ids are the asker's own and are told back as they came. */
+const id = z.union([z.string().min(1).max(400), z.number()]);
+const opaque = z.union([z.string().max(400), z.number()]);
 const pence = z.int().min(0).max(1e9);
 const pieces = z.int().min(1).max(1e6);
 
@@ -16,8 +18,8 @@ export const problemSchema = z.object({
     .array(
       z.object({
         id,
-        part: z.string().max(400),
-        colour: z.string().max(400),
+        part: opaque,
+        colour: opaque,
         grams: z.number().min(0).max(1e6),
       }),
     )
@@ -95,8 +97,8 @@ export const planSchema = z.object({
 
 /** Where a problem does not hold together though its shape is right: what refers to nothing, or stands twice. */
 export type ProblemFault =
-  | { readonly fault: 'unknown element'; readonly where: string; readonly id: string }
-  | { readonly fault: 'twice'; readonly where: string; readonly id: string }
+  | { readonly fault: 'unknown element'; readonly where: string; readonly id: ProblemId }
+  | { readonly fault: 'twice'; readonly where: string; readonly id: ProblemId }
   | { readonly fault: 'bands'; readonly where: string }
   | { readonly fault: 'too many offers'; readonly offers: number };
 
@@ -104,14 +106,14 @@ export type ProblemFault =
 export function problemFault(problem: Problem): ProblemFault | undefined {
   const offers = problem.sellers.reduce((s, x) => s + x.offers.length, 0);
   if (offers > PROBLEM_LIMITS.offers) return { fault: 'too many offers', offers };
-  const elements = new Set<string>();
+  const elements = new Set<ProblemId>();
   for (const [where, list] of [
     ['elements', problem.elements],
     ['lots', problem.lots],
     ['sellers', problem.sellers],
     ['donors', problem.donors],
   ] as const) {
-    const seen = new Set<string>();
+    const seen = new Set<ProblemId>();
     for (const { id: one } of list) {
       if (seen.has(one)) return { fault: 'twice', where, id: one };
       seen.add(one);
@@ -122,7 +124,7 @@ export function problemFault(problem: Problem): ProblemFault | undefined {
     for (const e of l.accept)
       if (!elements.has(e)) return { fault: 'unknown element', where: `lot ${l.id}`, id: e };
   for (const s of problem.sellers) {
-    const seen = new Set<string>();
+    const seen = new Set<ProblemId>();
     for (const o of s.offers) {
       if (!elements.has(o.element))
         return { fault: 'unknown element', where: `seller ${s.id}`, id: o.element };

@@ -24,7 +24,6 @@ export interface SolverOptions {
  * the iterations is over. There is always a plan, it only gets better, and the same seed and fractions give the same one.
  */
 export class Solver {
-  readonly c: Compiled;
   readonly byHand: MakeUpPlan['byHand'];
   private readonly random: Random;
   private readonly reachable: Int32Array;
@@ -36,10 +35,9 @@ export class Solver {
   private provenFloor = 0;
 
   constructor(
-    readonly problem: Problem,
+    readonly c: Compiled,
     private readonly options: SolverOptions,
   ) {
-    this.c = compile({ ...problem });
     const reachable = reachableNeed(this.c);
     this.reachable = reachable;
     this.random = seededRandom(options.seed);
@@ -125,19 +123,19 @@ export class Solver {
     this.search.adopt(rival.best);
   }
 
-  /** The best plan so far, in the shape of the file. */
-  plan(status: MakeUpPlan['status']): MakeUpPlan {
-    return planOf(this.c, this.best, { status, floor: this.floor, byHand: this.byHand });
+  /** The best plan so far, in the shape of the file. `problem` is what was compiled. */
+  plan(problem: Problem, status: MakeUpPlan['status']): MakeUpPlan {
+    return planOf(this.c, problem, this.best, { status, floor: this.floor, byHand: this.byHand });
   }
 }
 
 /** Solves with a budget of iterations instead of seconds: the same seed and number give the same plan everywhere. */
 export function solveBySteps(problem: Problem, seed: number, iterations: number): MakeUpPlan {
-  const solver = new Solver(problem, {
+  const solver = new Solver(compile(problem), {
     seed,
     trialDonors: false,
     floorSteps: Math.min(600, Math.ceil(iterations / 10)),
   });
   for (let i = 0; i < iterations && !solver.isProven; i++) solver.work(i / iterations);
-  return solver.plan(solver.isProven ? 'optimal' : 'bestSoFar');
+  return solver.plan(problem, solver.isProven ? 'optimal' : 'bestSoFar');
 }

@@ -5,7 +5,7 @@ import { faultsOf, randomProblem } from '../testing/make-up';
 import { cheapestEach, fewestSellers } from './by-hand';
 import { boughtFor, compile, postageOf, type Compiled } from './compile';
 import { planOf, savedFrom } from './plan';
-import type { Problem, ProblemOffer } from './problem';
+import type { Problem, ProblemId, ProblemOffer } from './problem';
 import { reachableNeed } from './reachable';
 import { fillLots, noRules } from './repair';
 import { State } from './state';
@@ -35,8 +35,8 @@ const TWO_LOTS: Problem = {
   maxSellers: null,
 };
 
-const scored = (c: Compiled, state: State) =>
-  planOf(c, state.save(), {
+const scored = (c: Compiled, problem: Problem, state: State) =>
+  planOf(c, problem, state.save(), {
     status: 'bestSoFar',
     floor: 0,
     byHand: { cheapestEach: 0, fewestSellers: 0 },
@@ -88,7 +88,7 @@ describe('a plan while it is searched', () => {
         const state = new State(c);
         giveAtRandom(state, seed, 80);
         // The checker adds every parcel up again from the problem's own text.
-        expect(faultsOf(problem, scored(c, state))).toEqual([]);
+        expect(faultsOf(problem, scored(c, problem, state))).toEqual([]);
         expect(state.unmet).toBe(state.open.reduce((a, b) => a + b, 0));
       }),
     ));
@@ -196,7 +196,7 @@ describe('plans made by hand', () => {
 });
 
 describe('filling what is open', () => {
-  const filled = (problem: Problem, shut: string[] = []) => {
+  const filled = (problem: Problem, shut: ProblemId[] = []) => {
     const state = new State(compile(problem));
     const rules = noRules(state);
     problem.sellers.forEach((s, i) => (rules.shut[i] = shut.includes(s.id) ? 1 : 0));
@@ -230,17 +230,17 @@ describe('filling what is open', () => {
 describe('what can be had at all', () => {
   /** The largest flow again, a piece at a time, without a line of the other. */
   function mostPieces(problem: Problem): number {
-    const left = new Map<string, number>();
-    const add = (e: string, n: number) => left.set(e, (left.get(e) ?? 0) + n);
+    const left = new Map<ProblemId, number>();
+    const add = (e: ProblemId, n: number) => left.set(e, (left.get(e) ?? 0) + n);
     for (const s of problem.sellers)
       for (const o of s.offers) {
         const whole = Math.floor(o.stock / o.multiple) * o.multiple;
         if (whole >= o.minQty) add(o.element, whole);
       }
     for (const d of problem.donors) for (const y of d.yields) add(y.element, y.qty * d.maxCopies);
-    const holders = new Map<string, string[]>();
+    const holders = new Map<ProblemId, ProblemId[]>();
     const accept = new Map(problem.lots.map((l) => [l.id, l.accept]));
-    const serve = (lot: string, seen: Set<string>): boolean =>
+    const serve = (lot: ProblemId, seen: Set<ProblemId>): boolean =>
       (accept.get(lot) ?? []).some((e) => {
         if (seen.has(e)) return false;
         seen.add(e);

@@ -57,14 +57,14 @@ export function parcelsOf(
   gramsOf: (element: ElementKey) => number,
 ): Parcel[] {
   const names = new Map(market.sellers.map((s) => [s.id, s]));
-  return [...new Set(plan.buys.map((b) => b.seller))]
+  return [...new Set(plan.buys.map((b) => String(b.seller)))]
     .flatMap((id): Parcel[] => {
       const seller = names.get(id);
       if (!seller) return [];
       const lots = plan.buys
         .filter((b) => b.seller === id)
         .map((b) => {
-          const { element, grade } = readOfferId(b.element);
+          const { element, grade } = readOfferId(String(b.element));
           const offer = seller.offers.find((o) => o.element === element && o.grade === grade);
           return { element, grade, qty: b.qty, price: offer?.price ?? 0 };
         });

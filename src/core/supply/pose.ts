@@ -135,7 +135,7 @@ export function boxCredit(
   const posed = new Map(problem.donors.map((d) => [d.id, d.price]));
   const asked = new Map(market.boxes.map((b) => [boxId(b), b.price]));
   return plan.donors.reduce(
-    (sum, d) => sum + d.copies * ((asked.get(d.id) ?? 0) - (posed.get(d.id) ?? 0)),
+    (sum, d) => sum + d.copies * ((asked.get(String(d.id)) ?? 0) - (posed.get(d.id) ?? 0)),
     0,
   );
 }

@@ -1,5 +1,5 @@
 import { between, pick, seededRandom } from '../shared/random';
-import type { MakeUpPlan, Problem } from '../make-up';
+import type { MakeUpPlan, Problem, ProblemId } from '../make-up';
 
 /**
  * Checks a plan against its problem without a line of the solver's: every limit kept, every penny added, every piece
@@ -8,10 +8,10 @@ import type { MakeUpPlan, Problem } from '../make-up';
 export function faultsOf(problem: Problem, plan: MakeUpPlan): string[] {
   const faults: string[] = [];
   const grams = new Map(problem.elements.map((e) => [e.id, e.grams]));
-  const supply = new Map<string, number>();
-  const add = (element: string, qty: number) => supply.set(element, (supply.get(element) ?? 0) + qty);
+  const supply = new Map<ProblemId, number>();
+  const add = (element: ProblemId, qty: number) => supply.set(element, (supply.get(element) ?? 0) + qty);
   let cost = 0;
-  const bySeller = new Map<string, MakeUpPlan['buys'][number][]>();
+  const bySeller = new Map<ProblemId, MakeUpPlan['buys'][number][]>();
   for (const b of plan.buys) bySeller.set(b.seller, [...(bySeller.get(b.seller) ?? []), b]);
   for (const [id, buys] of bySeller) {
     const seller = problem.sellers.find((s) => s.id === id);
@@ -60,22 +60,22 @@ export function faultsOf(problem: Problem, plan: MakeUpPlan): string[] {
 /** Pieces that lots should have (their need less what is told as unmet) and that no supply can give them. */
 function unserved(
   problem: Problem,
-  supply: ReadonlyMap<string, number>,
-  unmet: ReadonlyMap<string, number>,
+  supply: ReadonlyMap<ProblemId, number>,
+  unmet: ReadonlyMap<ProblemId, number>,
 ): number {
   const left = new Map(supply);
-  const given = new Map<string, Map<string, number>>();
-  const serve = (lot: string, seen: Set<string>): boolean => {
+  const given = new Map<ProblemId, Map<ProblemId, number>>();
+  const serve = (lot: ProblemId, seen: Set<ProblemId>): boolean => {
     for (const e of problem.lots.find((l) => l.id === lot)?.accept ?? []) {
       if (seen.has(e)) continue;
       seen.add(e);
-      const holders = given.get(e) ?? new Map<string, number>();
+      const holders = given.get(e) ?? new Map<ProblemId, number>();
       given.set(e, holders);
       const spare = (left.get(e) ?? 0) > 0;
       const mover = spare ? null : [...holders].find(([l, n]) => n > 0 && l !== lot && serve(l, seen))?.[0];
       if (!spare && mover === undefined) continue;
       if (spare) left.set(e, (left.get(e) ?? 0) - 1);
-      else if (mover) holders.set(mover, (holders.get(mover) ?? 0) - 1);
+      else if (mover !== undefined && mover !== null) holders.set(mover, (holders.get(mover) ?? 0) - 1);
       holders.set(lot, (holders.get(lot) ?? 0) + 1);
       return true;
     }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { MakeUpPlan } from '@/core/make-up';
+import type { MakeUpPlan, ProblemId } from '@/core/make-up';
 import { elementName, type ElementKey } from '@/core/parts';
 import { addDays, inReach, othersToAsk, type InReach, type MarketAnswer } from '@/core/supply';
 import { Glyph } from '@/ui/glyph';
@@ -9,7 +9,7 @@ import { money } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { askMarket, type MakeUpTools } from './use-make-up';
 
-const elementOf = (lot: string) => lot.replace(/!$/, '') as ElementKey;
+const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
 
 /** What a plan leaves open, and for each lot what is in reach: the market is asked once more for what could stand in. */
 export function UnmetLots({
@@ -44,7 +44,7 @@ export function UnmetLots({
         {plan.unmet.map((u) => {
           const element = elementOf(u.lot);
           return (
-            <li key={u.lot} className="border-rule flex min-h-9 gap-2 border-t py-1">
+            <li key={String(u.lot)} className="border-rule flex min-h-9 gap-2 border-t py-1">
               <Glyph element={element} mark="out" size={30} />
               <div className="min-w-0">
                 <p>

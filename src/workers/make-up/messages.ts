@@ -1,27 +1,27 @@
-import type { MakeUpPlan, Problem, Saved } from '@/core/make-up';
+import type { MessagePort } from 'node:worker_threads';
+import type { Compiled, MakeUpPlan, Saved } from '@/core/make-up';
 
 /**
  * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `trial` tries choices of
- * donor boxes, `whole` solves the whole programme and proves a floor.
+ * donor boxes, `whole` solves the whole programme and proves a floor, `floor` proves one by relaxation alone.
  */
-export type Role = 'search' | 'trial' | 'whole';
+export type Role = 'search' | 'trial' | 'whole' | 'floor';
 
-export type ToThread =
-  | {
-      readonly say: 'solve';
-      readonly run: number;
-      readonly role: Role;
-      readonly problem: Problem;
-      readonly seconds: number;
-      /** When the whole began, milliseconds since the epoch: starting a thread counts too. */
-      readonly began: number;
-      readonly seed: number;
-    }
-  | { readonly say: 'adopt'; readonly run: number; readonly saved: Saved }
-  | { readonly say: 'stop'; readonly run: number };
+/** Work for a thread. What is said about it goes through a port of its own, so that nothing of an earlier one gets in. */
+export interface Task {
+  readonly role: Role;
+  readonly compiled: Compiled;
+  readonly seconds: number;
+  /** When the whole began, milliseconds since the epoch: waiting for a thread counts too. */
+  readonly began: number;
+  readonly seed: number;
+  readonly port: MessagePort;
+}
+
+export type ToThread = { readonly say: 'adopt'; readonly saved: Saved } | { readonly say: 'stop' };
 
 export type FromThread =
-  | { readonly say: 'better'; readonly run: number; readonly saved: Saved; readonly plan: MakeUpPlan }
-  | { readonly say: 'floor'; readonly run: number; readonly floor: number }
-  | { readonly say: 'proven'; readonly run: number }
-  | { readonly say: 'done'; readonly run: number };
+  | { readonly say: 'better'; readonly saved: Saved; readonly byHand: MakeUpPlan['byHand'] }
+  | { readonly say: 'floor'; readonly floor: number }
+  | { readonly say: 'proven' }
+  | { readonly say: 'done' };

@@ -1,4 +1,4 @@
-import { parentPort, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
+import { parentPort, receiveMessageOnPort } from 'node:worker_threads';
 import { modelOf } from '@/core/make-up/milp';
 import { partModel } from '@/core/make-up/part-model';
 import { reachableNeed } from '@/core/make-up/reachable';
@@ -6,12 +6,13 @@ import { Solver } from '@/core/make-up/solver';
 import { scoreOf } from '@/core/make-up/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
-import type { FromThread, ToThread } from './messages';
+import type { FromThread, Task, ToThread } from './messages';
+import { warmUp } from './warm-up';
 
-type Task = Extract<ToThread, { say: 'solve' }>;
-
-const port = parentPort as MessagePort;
-const tell = (message: FromThread) => port.postMessage(message);
+/** From so many offers up a search alone fills a short time. */
+const LARGE = 8000;
+/** Below so many seconds the time is short. */
+const SHORT = 3;
 
 /** One task: its clock, what other threads found meanwhile, and what was told last. */
 class Job {
@@ -21,11 +22,16 @@ class Job {
   private toldFloor = -Infinity;
 
   constructor(readonly task: Task) {
-    const { problem, seed, seconds, role } = task;
+    const { compiled, seed, seconds, role } = task;
     // A second is short: then the floor comes last, and the search gets by without its prices.
-    const floorSteps = role === 'whole' || seconds < 3 ? 0 : Math.min(700, Math.ceil(45 * seconds));
-    this.solver = new Solver(problem, { seed, trialDonors: role === 'trial', floorSteps });
+    const idle = role === 'whole' || (compiled.offers > LARGE && seconds < SHORT);
+    const floorSteps = idle ? 0 : Math.min(700, Math.ceil(45 * seconds));
+    this.solver = new Solver(compiled, { seed, trialDonors: role === 'trial', floorSteps });
     this.tellBest();
+  }
+
+  tell(message: FromThread): void {
+    this.task.port.postMessage(message);
   }
 
   get elapsed(): number {
@@ -43,10 +49,9 @@ class Job {
   /** Reads what came in: better plans from elsewhere, or the word to stop. */
   listen(): void {
     for (;;) {
-      const got = receiveMessageOnPort(port) as { message: ToThread } | undefined;
+      const got = receiveMessageOnPort(this.task.port) as { message: ToThread } | undefined;
       if (!got) return;
       const { message } = got;
-      if (message.run !== this.task.run) continue;
       if (message.say === 'stop') this.stopped = true;
       if (message.say === 'adopt' && this.solver.adopt(message.saved)) this.told = scoreOf(this.solver.best);
     }
@@ -56,7 +61,7 @@ class Job {
     const { best } = this.solver;
     if (scoreOf(best) < this.told - 1e-9) {
       this.told = scoreOf(best);
-      tell({ say: 'better', run: this.task.run, saved: best, plan: this.solver.plan('bestSoFar') });
+      this.tell({ say: 'better', saved: best, byHand: this.solver.byHand });
     }
     this.tellFloor(this.solver.floor);
   }
@@ -64,7 +69,7 @@ class Job {
   tellFloor(floor: number): void {
     if (floor <= this.toldFloor) return;
     this.toldFloor = floor;
-    tell({ say: 'floor', run: this.task.run, floor });
+    this.tell({ say: 'floor', floor });
   }
 }
 
@@ -86,14 +91,15 @@ async function solveParts(job: Job): Promise<void> {
   const solver = await highs();
   const random = seededRandom(job.task.seed + 1);
   const { solver: own } = job;
-  for (let n = 0; !job.over && job.left > 0.3; n++) {
+  const short = job.task.seconds < SHORT;
+  for (let n = 0; !job.over && job.left > (short ? 0.12 : 0.3); n++) {
     job.listen();
-    const size = { open: 5 + (n % 3), closed: 3 + (n % 4) };
+    const size = short ? { open: 6, closed: n % 3 } : { open: 5 + (n % 3), closed: 3 + (n % 4) };
     const part = partModel(own.c, own.best, own.promising(50), size, random);
     if (!part?.start) return searchUntil(job, 1);
     const answer = solveExactly(solver, part.model.programme, {
       start: part.start,
-      seconds: Math.min(1.5, job.left),
+      seconds: Math.min(short ? 0.45 : 1.5, job.left - 0.08),
       gap: 1e-4,
     });
     if (answer.values) own.adoptExactly(part.whole(part.model.decode(answer.values)));
@@ -134,24 +140,43 @@ async function solveWhole(job: Job): Promise<void> {
   });
   if (answer.values) take(answer.values);
   job.tellFloor(Math.ceil(answer.bound - 1e-6));
-  if (answer.optimal) tell({ say: 'proven', run: job.task.run });
+  if (answer.optimal) job.tell({ say: 'proven' });
+}
+
+/** Steps of the floor alone, towards whatever the others have found. */
+function proveFloor(job: Job): void {
+  let next = 0;
+  while (!job.over) {
+    job.tellFloor(job.solver.floorStep());
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+  }
+}
+
+/** How much of the time the search has before parts of its plan are solved exactly. */
+function searchShare(job: Job): number {
+  const large = job.solver.c.offers > LARGE;
+  if (job.task.seconds < SHORT) return large ? 1 : 0.22;
+  return large ? 0.6 : 0.2;
 }
 
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
   if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'trial') searchUntil(job, 1);
+  else if (task.role === 'floor') proveFloor(job);
   else {
-    const large = job.solver.c.offers > 8000;
-    // A short time goes to the search alone; later the parts find more.
-    const short = task.seconds < 3;
-    searchUntil(job, short ? 0.9 : large ? 0.6 : 0.2);
-    if (short) while (!job.over) job.tellFloor(job.solver.floorStep());
-    else if (!job.over) await solveParts(job);
+    searchUntil(job, searchShare(job));
+    if (!job.over) await solveParts(job);
   }
-  tell({ say: 'done', run: task.run });
+  job.tell({ say: 'done' });
 }
 
-port.on('message', (message: ToThread) => {
-  if (message.say === 'solve') void solve(message);
+let asked = false;
+parentPort?.on('message', (task: Task) => {
+  asked = true;
+  void solve(task);
 });
+// Whoever waits already is served first.
+void highs().then(() => asked || warmUp());

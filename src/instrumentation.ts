@@ -1,0 +1,6 @@
+/** What the server gets ready before it is asked anything. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { readyThreads } = await import('@/server/make-up-threads');
+  readyThreads();
+}
