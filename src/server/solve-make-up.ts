@@ -3,12 +3,11 @@ import {
   planOf,
   scoreOf,
   solveBySteps,
-  type Compiled,
   type MakeUpPlan,
   type Problem,
   type Saved,
 } from '@/core/make-up';
-import type { Role } from '@/workers/make-up/messages';
+import { rolesFor } from '@/workers/make-up/roles';
 import { startJob } from './make-up-threads';
 
 export interface MakeUpOptions {
@@ -34,19 +33,6 @@ export interface MakeUpWatch {
 const USUAL_SECONDS = 10;
 /** A solver that was told to stop may overrun: after this it is ended with its thread. */
 const PATIENCE_MS = 250;
-/** From so many offers up the whole programme is out of reach, and donor boxes are tried instead. */
-const LARGE = 8000;
-/** Below so many the whole programme is solved in a moment, and a second thread would only slow it. */
-const SMALL = 600;
-/** Below so many seconds there is no time for more than a search. */
-const SHORT = 3;
-
-function rolesFor({ offers }: Compiled, seconds: number): readonly Role[] {
-  if (offers < SMALL) return ['whole'];
-  if (offers <= LARGE) return seconds < SHORT ? ['search', 'search'] : ['whole', 'search'];
-  return seconds < SHORT ? ['search', 'floor'] : ['search', 'trial'];
-}
-
 /**
  * Solves a make-up problem in threads beside the server: one searches, one tries donor boxes or solves the programme
  * whole. What one finds the others take up. Ends when it is proven, when the time is over, or when it is stopped; the
@@ -76,7 +62,7 @@ export async function solveMakeUp(
       });
   };
   await new Promise<void>((finish) => {
-    const jobs = rolesFor(compiled, seconds).map((role, i) =>
+    const jobs = rolesFor(compiled.offers, seconds).map((role, i) =>
       startJob({ role, compiled, seconds, began, seed: seed + i }),
     );
     const busy = new Set(jobs);

@@ -7,12 +7,8 @@ import { scoreOf } from '@/core/make-up/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
 import type { FromThread, Task, ToThread } from './messages';
+import { floorStepsFor, isShort, searchShare } from './roles';
 import { warmUp } from './warm-up';
-
-/** From so many offers up a search alone fills a short time. */
-const LARGE = 8000;
-/** Below so many seconds the time is short. */
-const SHORT = 3;
 
 /** One task: its clock, what other threads found meanwhile, and what was told last. */
 class Job {
@@ -23,9 +19,7 @@ class Job {
 
   constructor(readonly task: Task) {
     const { compiled, seed, seconds, role } = task;
-    // A second is short: then the floor comes last, and the search gets by without its prices.
-    const idle = role === 'whole' || (compiled.offers > LARGE && seconds < SHORT);
-    const floorSteps = idle ? 0 : Math.min(700, Math.ceil(45 * seconds));
+    const floorSteps = floorStepsFor(role, compiled.offers, seconds);
     this.solver = new Solver(compiled, { seed, trialDonors: role === 'trial', floorSteps });
     this.tellBest();
   }
@@ -91,7 +85,7 @@ async function solveParts(job: Job): Promise<void> {
   const solver = await highs();
   const random = seededRandom(job.task.seed + 1);
   const { solver: own } = job;
-  const short = job.task.seconds < SHORT;
+  const short = isShort(job.task.compiled.offers, job.task.seconds);
   for (let n = 0; !job.over && job.left > (short ? 0.12 : 0.3); n++) {
     job.listen();
     const size = short ? { open: 6, closed: n % 3 } : { open: 5 + (n % 3), closed: 3 + (n % 4) };
@@ -154,20 +148,13 @@ function proveFloor(job: Job): void {
   }
 }
 
-/** How much of the time the search has before parts of its plan are solved exactly. */
-function searchShare(job: Job): number {
-  const large = job.solver.c.offers > LARGE;
-  if (job.task.seconds < SHORT) return large ? 1 : 0.22;
-  return large ? 0.6 : 0.2;
-}
-
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
   if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'trial') searchUntil(job, 1);
   else if (task.role === 'floor') proveFloor(job);
   else {
-    searchUntil(job, searchShare(job));
+    searchUntil(job, searchShare(task.compiled.offers, task.seconds));
     if (!job.over) await solveParts(job);
   }
   job.tell({ say: 'done' });
