@@ -35,6 +35,9 @@ const TABLES = {
   whitening: t.whitenings,
   madeIn: t.madeIns,
   setting: t.settings,
+  watch: t.watches,
+  kept: t.keptAssemblies,
+  poolModel: t.poolModels,
   entry: t.entries,
 } satisfies Record<RecordType, unknown>;
 
@@ -54,6 +57,7 @@ const OF_BUILD = [
   'scheme',
   'leftSlip',
   'whitening',
+  'poolModel',
   'entry',
 ] as const;
 type OfBuild = (typeof OF_BUILD)[number];
@@ -102,6 +106,9 @@ function readWhere<T extends RecordType>(db: Database, type: T, where: SQL | und
     ? (withMovements(db, rows as unknown as Entry[]) as unknown as RecordTypes[T][])
     : rows;
 }
+
+/** Entries with their movements, those that fit. */
+export const readEntries = (db: Database, where: SQL): Entry[] => readWhere(db, 'entry', where);
 
 function withMovements(db: Database, rows: readonly Entry[]): Entry[] {
   const byEntry = new Map<string, Movement[]>(rows.map((r) => [r.id, []]));

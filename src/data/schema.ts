@@ -266,6 +266,30 @@ export const settings = sqliteTable('settings', {
   values: text({ mode: 'json' }).notNull(),
 });
 
+export const watches = sqliteTable('watches', {
+  id: text().primaryKey(),
+  element: text().notNull(),
+  qty: integer().notNull(),
+  note: text().notNull(),
+  at: text().notNull(),
+});
+
+export const keptAssemblies = sqliteTable('kept_assemblies', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  account: text().notNull(),
+  lots: text({ mode: 'json' }).notNull(),
+});
+
+export const poolModels = sqliteTable('pool_models', {
+  id: text().primaryKey(),
+  build: ofBuild(),
+  name: text().notNull(),
+  musts: text({ mode: 'json' }).notNull(),
+  colours: text({ mode: 'json' }).notNull(),
+  shares: integer({ mode: 'boolean' }).notNull(),
+});
+
 /** Photos beside findings, re-encoded; not records, since a picture is too large for an undo list. */
 export const photos = sqliteTable('photos', {
   id: text().primaryKey(),

@@ -1,9 +1,11 @@
-import { RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
+import { placeOf, RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
 import { Workbench, type BuildSnapshot } from '@/core/bench';
 import type { BuildId } from '@/core/shared/ids';
-import type { Handle } from '@/data/database';
+import { claimsIn, orderOfBuilds, rankSetting, type Claim } from '@/core/stores';
+import type { Database, Handle } from '@/data/database';
 import { currentRevision, turnLabels } from '@/data/actions';
 import { backgroundBalances, storesBalances } from '@/data/balances';
+import { loansOf, storesClaims, storesPlans } from '@/data/stores';
 import { readRecord, readRecords } from '@/data/records';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
@@ -18,8 +20,25 @@ export function takeSnapshot({ db }: Handle, build: BuildId): BuildSnapshot | un
     records,
     background: backgroundBalances(db, build, false),
     backgroundPlanned: backgroundBalances(db, build, true),
+    claims: claimsAhead(db, build),
     turns: turnLabels(db, build),
   };
+}
+
+/** Builds in the order in which they have the stores, and what their plans take. */
+export function storesOrder(db: Database) {
+  const ranks = new Map(readRecords(db, 'setting').map((s) => [s.id, s.values[0]]));
+  const builds = orderOfBuilds(readRecords(db, 'build'), (b) => ranks.get(rankSetting(b)));
+  return { builds, claims: storesClaims(db) };
+}
+
+function claimsAhead(db: Database, build: BuildId): Claim[] {
+  const { builds, claims } = storesOrder(db);
+  return claimsIn(
+    claims,
+    builds.map((b) => b.id),
+    build,
+  );
 }
 
 /** A build's bench on the server. */
@@ -34,6 +53,12 @@ export function takeStores({ db }: Handle) {
     revision: currentRevision(db),
     trays: readRecords(db, 'tray').sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
     rows: storesBalances(db),
+    ...storesOrder(db),
+    plans: storesPlans(db),
+    kept: readRecords(db, 'kept'),
+    readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stores'),
+    loans: loansOf(db),
+    watches: readRecords(db, 'watch'),
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
     turns: turnLabels(db, STORES_SCOPE),

@@ -1,4 +1,5 @@
 import { emptyRecordSet, RECORD_TYPES, type BalanceRow, type RecordSet, type TypedRecord } from '../ledger';
+import type { Claim } from '../stores/claims';
 import type { BuildId } from '../shared/ids';
 
 /** What would be undone and redone next, in words; null when there is nothing. */
@@ -15,6 +16,8 @@ export interface BuildSnapshot {
   /** Stores as the entries of other builds leave them: done ones only, and planned ones too. */
   readonly background: readonly BalanceRow[];
   readonly backgroundPlanned: readonly BalanceRow[];
+  /** What the plans of builds that come before this one take from the stores. */
+  readonly claims?: readonly Claim[];
   readonly turns: Turns;
 }
 

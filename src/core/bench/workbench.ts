@@ -20,6 +20,7 @@ import {
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, WhatIfId } from '../shared/ids';
+import type { Claim } from '../stores/claims';
 import { recordSetOf, recordsOf, type BuildSnapshot } from './snapshot';
 
 const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
@@ -116,6 +117,11 @@ export class Workbench {
   /** All records as a list, as a snapshot holds them. */
   recordList(): TypedRecord[] {
     return recordsOf(this.records);
+  }
+
+  /** What builds that come before this one have planned to take from the stores. */
+  get claims(): readonly Claim[] {
+    return this.snapshot.claims ?? [];
   }
 
   get entries(): Entry[] {

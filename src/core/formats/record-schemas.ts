@@ -208,6 +208,24 @@ const shapes = {
   }),
   madeIn: z.strictObject({ id: longId, element: elementSchema, from: year.nullable(), to: year.nullable() }),
   setting: z.strictObject({ id, values: z.array(z.number().min(-1e9).max(1e9)).max(20) }),
+  watch: z.strictObject({
+    id,
+    element: elementSchema,
+    qty: z.int().min(1).max(LIMITS.qty),
+    note: text,
+    at: date,
+  }),
+  kept: z.strictObject({ id, name, account, lots }),
+  poolModel: z.strictObject({
+    id,
+    build: id,
+    name,
+    musts: z
+      .array(z.strictObject({ part: name, colour: id.nullable(), qty: z.int().min(1).max(LIMITS.qty) }))
+      .max(500),
+    colours: z.array(id).max(100),
+    shares: z.boolean(),
+  }),
   entry: z.strictObject({
     id,
     build: id.nullable(),

@@ -88,6 +88,8 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
       ['stores', 'gone'],
       ['order', 'gone'],
       ['donor', 'gone'],
+      // What was lent comes back.
+      ['gone', 'stores'],
     ],
     even: false,
   },

@@ -4,6 +4,7 @@ export { WHYS, LOGGED_KINDS, ENTRY_KINDS, ENTRY_KIND_NAMES } from './entry-kinds
 export type { EntryKind, LoggedKind, Why } from './entry-kinds';
 export * from './records';
 export * from './survey-records';
+export * from './supply-records';
 export { BLANK_ENTRY } from './blank-entry';
 export { STORES_SCOPE } from './action';
 export type { Action } from './action';

@@ -1,4 +1,4 @@
-import { placeOf, type AccountKey } from './accounts';
+import { goneAccount, placeOf, type AccountKey } from './accounts';
 import type { Balances } from './balances';
 import { ENTRY_KINDS, routeAllowed } from './entry-kinds';
 import { isGrade, type Grade } from './grades';
@@ -24,7 +24,9 @@ export function entryFault(entry: Entry): EntryFault | undefined {
   for (const m of entry.movements) {
     if (!Number.isSafeInteger(m.qty) || m.qty <= 0) return { fault: 'quantity', qty: m.qty };
     if (m.from === m.to) return { fault: 'same place', account: m.from };
-    if (!routeAllowed(entry.kind, placeOf(m.from), placeOf(m.to)))
+    // Of what is gone only what was lent comes back.
+    const back = placeOf(m.from) !== 'gone' || m.from === goneAccount('lent');
+    if (!back || !routeAllowed(entry.kind, placeOf(m.from), placeOf(m.to)))
       return { fault: 'route', from: m.from, to: m.to };
     if (!isGrade(m.grade)) return { fault: 'grade', grade: m.grade };
     if (m.worth !== null && (!Number.isSafeInteger(m.worth) || m.worth < 0))

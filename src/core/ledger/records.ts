@@ -28,6 +28,7 @@ import type {
   SurveyCard,
   Whitening,
 } from './survey-records';
+import type { KeptAssembly, PoolModel, Watch } from './supply-records';
 
 /** Pieces of one element and grade going from one place to another. Both ends are always there. */
 export interface Movement {
@@ -202,6 +203,9 @@ export interface RecordTypes {
   whitening: Whitening;
   madeIn: MadeIn;
   setting: Setting;
+  watch: Watch;
+  kept: KeptAssembly;
+  poolModel: PoolModel;
   entry: Entry;
 }
 
@@ -237,5 +241,8 @@ export const RECORD_TYPES: readonly RecordType[] = [
   'whitening',
   'madeIn',
   'setting',
+  'watch',
+  'kept',
+  'poolModel',
   'entry',
 ];

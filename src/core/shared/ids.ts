@@ -19,6 +19,9 @@ export type FindingId = Id<'finding'>;
 export type ReadingId = Id<'reading'>;
 export type ExposureId = Id<'exposure'>;
 export type WhiteningId = Id<'whitening'>;
+export type WatchId = Id<'watch'>;
+export type KeptId = Id<'kept'>;
+export type PoolModelId = Id<'poolModel'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

@@ -1,13 +1,13 @@
 import type { Workbench } from '../bench';
-import { placeOf, zoneOf, type AccountKey, type Entry, type Grade } from '../ledger';
+import { openStandIns, OUTSIDE, placeOf, zoneOf, type AccountKey, type Entry, type Grade } from '../ledger';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { EntryId, ModificationId, ZoneId } from '../shared/ids';
 
 /** Pieces that one movement of a planned entry still has to get from somewhere. */
 export interface NeedSource {
   readonly entry: EntryId;
-  /** Which of the entry's movements. */
-  readonly movement: number;
+  /** Which of the entry's movements; null = the entry placed a stand-in, and this is what it stands for. */
+  readonly movement: number | null;
   readonly qty: number;
   readonly modification: ModificationId | null;
   readonly zone: ZoneId | null;
@@ -32,6 +32,8 @@ export interface NeedReport {
   readonly fromDonors: number;
   readonly ordered: number;
   readonly missing: number;
+  /** Of those missing: pieces that a stand-in keeps the place of. */
+  readonly standIns: number;
   /** Elements of which the plan takes nearly all there are: two pieces or fewer stay at hand. */
   readonly runningLow: readonly {
     readonly element: ElementKey;
@@ -40,48 +42,80 @@ export interface NeedReport {
   }[];
 }
 
+/** Running sums of what lies where, while plans take from it in their turn. */
+class Supplies {
+  private readonly left = new Map<string, number>();
+
+  constructor(bench: Workbench) {
+    for (const r of bench.built.balances.rows()) this.put(r.account, r.element, r.grade, r.qty);
+    // What builds before this one have planned to take is not there for it.
+    for (const c of bench.claims) this.take(c.account, c.element, c.grade, c.qty);
+    for (const k of bench.records.kept.values())
+      for (const l of k.lots) {
+        let together = l.qty;
+        for (const [g] of bench.built.balances.grades(k.account, l.element))
+          together -= this.take(k.account, l.element, g, together);
+      }
+  }
+
+  at(account: AccountKey, element: ElementKey, g: Grade): number {
+    return this.left.get(`${account}|${element}|${g}`) ?? 0;
+  }
+
+  put(account: AccountKey, element: ElementKey, g: Grade, qty: number): void {
+    this.left.set(`${account}|${element}|${g}`, this.at(account, element, g) + qty);
+  }
+
+  /** Takes up to so many; gives how many there were. */
+  take(account: AccountKey, element: ElementKey, g: Grade, qty: number): number {
+    const had = Math.max(0, Math.min(qty, this.at(account, element, g)));
+    this.put(account, element, g, -had);
+    return had;
+  }
+}
+
 /**
  * Need = planned - what the same build frees - stores - donors - already ordered, in the order of the log: a planned entry
- * that calls for more than its place then has is short by the rest. What-ifs are nobody's need.
+ * that calls for more than its place then has is short by the rest. A stand-in that was placed keeps the need of the part it
+ * stands for open until that is there. Of the stores only what builds before this one leave counts, and what is kept
+ * whole does not. What-ifs are nobody's need.
  */
 export function needOf(bench: Workbench): NeedReport {
   const entries = bench.entries
     .filter((e) => e.state === 'planned' && e.whatIf === null)
     .sort((a, b) => a.no - b.no || a.position - b.position);
-  const left = new Map<string, number>();
-  const key = (a: AccountKey, e: ElementKey, g: Grade) => `${a}|${e}|${g}`;
-  for (const r of bench.built.balances.rows()) left.set(key(r.account, r.element, r.grade), r.qty);
+  const left = new Supplies(bench);
   const lots = new Map<string, { element: ElementKey; hidden: boolean; sources: NeedSource[] }>();
   const counts = { spares: 0, stores: 0, donor: 0, order: 0 };
   const taken = new Map<ElementKey, number>();
   let planned = 0;
-  const short = (e: Entry, movement: number, element: ElementKey, qty: number) => {
+  const short = (e: Entry, movement: number | null, element: ElementKey, qty: number) => {
     const id = `${element}|${e.hidden}`;
     const lot = lots.get(id) ?? { element, hidden: e.hidden, sources: [] };
-    const zone = zoneOf(e.movements[movement]?.to ?? ('outside' as AccountKey)) ?? null;
+    const to = movement === null ? e.movements[0]?.to : e.movements[movement]?.to;
+    const zone = zoneOf(to ?? OUTSIDE) ?? null;
     lot.sources.push({ entry: e.id, movement, qty, modification: e.modification, zone });
     lots.set(id, lot);
   };
   for (const e of entries) {
     // What the entry takes off is free for it and for those after it.
-    for (const m of e.movements)
-      if (placeOf(m.from) === 'model') {
-        const k = key(m.to, m.element, m.grade);
-        left.set(k, (left.get(k) ?? 0) + m.qty);
-      }
+    for (const m of e.movements) if (placeOf(m.from) === 'model') left.put(m.to, m.element, m.grade, m.qty);
     e.movements.forEach((m, i) => {
       if (placeOf(m.to) !== 'model' || placeOf(m.from) === 'model') return;
       planned += m.qty;
       const place = placeOf(m.from);
       if (place === 'outside') return short(e, i, m.element, m.qty);
-      const k = key(m.from, m.element, m.grade);
-      const had = Math.max(0, Math.min(m.qty, left.get(k) ?? 0));
-      left.set(k, (left.get(k) ?? 0) - had);
+      const had = left.take(m.from, m.element, m.grade, m.qty);
       if (place === 'spares' || place === 'stores' || place === 'donor' || place === 'order')
         counts[place] += had;
       if (place === 'stores' || place === 'spares') taken.set(m.element, (taken.get(m.element) ?? 0) + had);
       if (had < m.qty) short(e, i, m.element, m.qty - had);
     });
+  }
+  let standIns = 0;
+  for (const { element, qty, entry } of standInNeed(bench, left)) {
+    short(entry, null, element, qty);
+    standIns += qty;
   }
   const all = [...lots.values()]
     .map((l) => ({ ...l, qty: l.sources.reduce((s, x) => s + x.qty, 0) }))
@@ -94,18 +128,47 @@ export function needOf(bench: Workbench): NeedReport {
     fromDonors: counts.donor,
     ordered: counts.order,
     missing: all.reduce((s, l) => s + l.qty, 0),
+    standIns,
     runningLow: runningLow(bench, taken, left),
   };
 }
 
+/** What stand-ins stand for and nobody has free or on order: the last placed lack theirs first. */
+function* standInNeed(
+  bench: Workbench,
+  left: Supplies,
+): Iterable<{ element: ElementKey; qty: number; entry: Entry }> {
+  const open = new Map<ElementKey, number>();
+  for (const s of openStandIns(bench.entries.filter((e) => e.whatIf === null)))
+    open.set(s.standsFor, (open.get(s.standsFor) ?? 0) + s.qty);
+  for (const [element, qty] of open) {
+    let lack = qty;
+    for (const r of bench.built.balances.rows(isSupply))
+      if (r.element === element && lack > 0) lack -= left.take(r.account, element, r.grade, lack);
+    const placed = bench.entries.filter(
+      (e) => e.kind === 'stand-in' && e.standsFor === element && e.whatIf === null && e.state === 'done',
+    );
+    for (const entry of placed.sort((a, b) => b.no - a.no)) {
+      const n = Math.min(
+        lack,
+        entry.movements.reduce((s, m) => s + m.qty, 0),
+      );
+      if (n > 0) yield { element, qty: n, entry };
+      lack -= n;
+    }
+  }
+}
+
+const isSupply = (a: AccountKey): boolean => ['spares', 'stores', 'donor', 'order'].includes(placeOf(a));
+
 function runningLow(
   bench: Workbench,
   taken: ReadonlyMap<ElementKey, number>,
-  left: ReadonlyMap<string, number>,
+  left: Supplies,
 ): NeedReport['runningLow'] {
   const there = new Map<ElementKey, number>();
   for (const r of bench.built.balances.rows((a) => ['stores', 'spares'].includes(placeOf(a)))) {
-    const n = left.get(`${r.account}|${r.element}|${r.grade}`) ?? 0;
+    const n = left.at(r.account, r.element, r.grade);
     there.set(r.element, (there.get(r.element) ?? 0) + Math.max(0, n));
   }
   return [...taken]

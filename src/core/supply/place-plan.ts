@@ -179,8 +179,9 @@ function allot(bench: Workbench, lots: readonly NeedLot[], plan: MakeUpPlan, sup
       lack -= without;
       let want = s.qty - without;
       const entry = bench.records.entry.get(s.entry);
-      const movement = entry?.movements[s.movement];
-      if (!entry || !movement) continue;
+      // What a stand-in stands for waits at its order: no plan takes it yet.
+      const movement = s.movement === null ? undefined : entry?.movements[s.movement];
+      if (!entry || !movement || s.movement === null) continue;
       for (const x of supplies) {
         if (want === 0) break;
         if (x.qty === 0 || !serves(x.element, lot)) continue;

@@ -1,0 +1,145 @@
+import type { Command, Source, Workbench } from '../bench';
+import {
+  added,
+  BLANK_ENTRY,
+  donorAccount,
+  joinDiffs,
+  modelAccount,
+  sparesAccount,
+  storesAccount,
+  type AccountKey,
+  type Copy,
+  type Entry,
+  type Modification,
+  type Movement,
+} from '../ledger';
+import type { ElementKey } from '../parts';
+import { asId, type EntryId, type ModificationId, type TrayId, type ZoneId } from '../shared/ids';
+import type { Minor } from '../shared/money';
+import type { StockLot } from './stock';
+
+/** What a box being broken up still holds, and what it costs a piece. */
+export interface DonorReport {
+  readonly copy: Copy;
+  readonly lots: readonly StockLot[];
+  readonly pieces: number;
+  /** Pieces that came out of the box when it was opened. */
+  readonly opened: number;
+  /** Pieces of it that plans still lack, lot by lot. */
+  readonly useful: number;
+  /** Price of one piece if all are used, and if only the useful ones are; in pence, not rounded. Null = no piece. */
+  readonly eachOfAll: number | null;
+  readonly eachOfUseful: number | null;
+}
+
+/** What each box that is being broken up for a build gives. `lacking` is what its plans are short of, by element. */
+export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, number>): DonorReport[] {
+  const price = (total: Minor, n: number) => (n > 0 ? total / n : null);
+  return [...bench.records.copy.values()]
+    .filter((c) => c.role === 'donor' && c.build === bench.build)
+    .map((copy) => {
+      const at = donorAccount(copy.id);
+      const lots = bench.built.balances.rows((a) => a === at).filter((r) => r.qty > 0);
+      const opened = bench.entries
+        .filter((e) => e.kind === 'unpack')
+        .flatMap((e) => e.movements)
+        .reduce((s, m) => s + (m.to === at ? m.qty : 0), 0);
+      const left = new Map(lacking);
+      let useful = 0;
+      for (const l of lots) {
+        const n = Math.min(l.qty, left.get(l.element) ?? 0);
+        left.set(l.element, (left.get(l.element) ?? 0) - n);
+        useful += n;
+      }
+      return {
+        copy,
+        lots,
+        pieces: lots.reduce((s, l) => s + l.qty, 0),
+        opened,
+        useful,
+        eachOfAll: price(copy.price, opened),
+        eachOfUseful: price(copy.price, useful),
+      };
+    });
+}
+
+/** Takes lots out of a box that is being broken up: to the build's spares, so that its plans have them. */
+export function breakUpBox(bench: Workbench, lots: readonly StockLot[], source: Source): Command {
+  const movements = lots
+    .filter((l) => l.qty > 0)
+    .map((l): Movement => ({ ...l, from: l.account, to: sparesAccount(bench.build), worth: null }))
+    .map(({ element, grade, qty, from, to, worth }) => ({ element, grade, qty, from, to, worth }));
+  if (movements.length === 0) return { label: 'take nothing out', diff: joinDiffs() };
+  const n = movements.reduce((s, m) => s + m.qty, 0);
+  const entry: Entry = {
+    ...BLANK_ENTRY,
+    id: asId<EntryId>(source.newId()),
+    build: bench.build,
+    kind: 'transfer',
+    no: bench.nextEntry(null).no,
+    note: 'out of the box',
+    loggedAt: source.now,
+    movements,
+  };
+  return { label: `take ${n} out of the box`, diff: added('entry', entry) };
+}
+
+/**
+ * Breaks a build up, or some zones of it: all that is on them goes off the model, to a tray or to the build's spares, as
+ * a modification of its own, so that the build's tally still tells what became of it.
+ */
+export function breakUpBuild(
+  bench: Workbench,
+  zones: readonly ZoneId[],
+  to: TrayId | null,
+  source: Source,
+): Command {
+  const goal: AccountKey = to ? storesAccount(to) : sparesAccount(bench.build);
+  const modification: Modification = {
+    id: asId<ModificationId>(source.newId()),
+    build: bench.build,
+    no: Math.max(0, ...bench.modifications.map((m) => m.no)) + 1,
+    title: 'Broken up for parts',
+    zone: zones[0] ?? bench.rootZone.id,
+    phase: null,
+    why: '',
+    note: '',
+    position: Math.max(0, ...bench.modifications.map((m) => m.position)) + 1,
+  };
+  let no = bench.nextEntry(null).no;
+  const entries = zones.flatMap((zone, i): Entry[] => {
+    const at = modelAccount(zone);
+    const movements = bench.built.balances
+      .rows((a) => a === at)
+      .filter((r) => r.qty > 0)
+      .map((r): Movement => ({
+        element: r.element,
+        grade: r.grade,
+        qty: r.qty,
+        from: at,
+        to: goal,
+        worth: bench.priceOf(r.element, r.grade),
+      }));
+    if (movements.length === 0) return [];
+    return [
+      {
+        ...BLANK_ENTRY,
+        id: asId<EntryId>(source.newId()),
+        build: bench.build,
+        modification: modification.id,
+        kind: 'remove',
+        no: no++,
+        position: i + 1,
+        note: bench.records.zone.get(zone)?.name ?? '',
+        loggedAt: source.now,
+        movements,
+      },
+    ];
+  });
+  if (entries.length === 0) return { label: 'break nothing up', diff: joinDiffs() };
+  const n = entries.flatMap((e) => e.movements).reduce((s, m) => s + m.qty, 0);
+  return {
+    label: `break up ${n} pieces`,
+    diff: joinDiffs(added('modification', modification), added('entry', ...entries)),
+  };
+}

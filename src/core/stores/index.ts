@@ -1,0 +1,11 @@
+export { countIn, giveBack, mergeTrays, moveStock, takeFrom } from './stock';
+export type { StockLot } from './stock';
+export { claimsIn, claimsOf, contested, orderOfBuilds, rankSetting, shareOut } from './claims';
+export type { Claim, Contest, Share } from './claims';
+export { proposeTrays, putAway } from './put-away';
+export type { PutAwayChoice, TrayProposal } from './put-away';
+export { breakUpBuild, breakUpBox, donorReport } from './break-up';
+export type { DonorReport } from './break-up';
+export { StoresIndex } from './stores-index';
+export type { StoresHit } from './stores-index';
+export { freeAt, keepWhole, keptAt } from './keep-whole';

@@ -1,0 +1,45 @@
+import { inArray, sql } from 'drizzle-orm';
+import type { Entry } from '@/core/ledger';
+import type { Claim } from '@/core/stores';
+import type { Database } from './database';
+import { readEntries } from './records';
+import { entries, movements } from './schema';
+
+/** What planned entries of every build take from the stores. What-ifs claim nothing. */
+export function storesClaims(db: Database): Claim[] {
+  return db.all<Claim>(sql`
+    select e.build, m.from_account as account, m.element, m.grade, sum(m.qty) as qty
+      from movements m join entries e on e.id = m.entry
+      where e.state = 'planned' and e.what_if is null and e.build is not null and m.from_account glob 'stores:*'
+      group by e.build, m.from_account, m.element, m.grade`);
+}
+
+/** Planned entries that take pieces from the stores, whole: they follow their pieces when these are moved. */
+export function storesPlans(db: Database): Entry[] {
+  const ids = db.all<{ id: string }>(sql`
+    select distinct e.id from movements m join entries e on e.id = m.entry
+      where e.state = 'planned' and m.from_account glob 'stores:*'`);
+  return readEntries(
+    db,
+    inArray(
+      entries.id,
+      ids.map((r) => r.id),
+    ),
+  );
+}
+
+/** Entries that lent pieces or had them back, oldest first. */
+export function loansOf(db: Database): Entry[] {
+  const ids = db
+    .selectDistinct({ id: movements.entry })
+    .from(movements)
+    .where(sql`${movements.to} = 'gone:lent' or ${movements.from} = 'gone:lent'`)
+    .all();
+  return readEntries(
+    db,
+    inArray(
+      entries.id,
+      ids.map((r) => r.id),
+    ),
+  ).sort((a, b) => a.loggedAt.localeCompare(b.loggedAt));
+}
