@@ -55,6 +55,7 @@ export function takeStores({ db }: Handle) {
     rows: storesBalances(db),
     ...storesOrder(db),
     plans: storesPlans(db),
+    ranks: readRecords(db, 'setting').filter((s) => s.id.startsWith('rank:')),
     kept: readRecords(db, 'kept'),
     readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stores'),
     loans: loansOf(db),

@@ -1,4 +1,6 @@
-export { countIn, giveBack, mergeTrays, moveStock, takeFrom } from './stock';
+export { readTypedLot } from './typed-lot';
+export type { TypedLot, TypedLotProblem } from './typed-lot';
+export { countIn, giveBack, mergeTrays, moveStock, openLoans, takeFrom } from './stock';
 export type { StockLot } from './stock';
 export { claimsIn, claimsOf, contested, orderOfBuilds, rankSetting, shareOut } from './claims';
 export type { Claim, Contest, Share } from './claims';

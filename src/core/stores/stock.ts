@@ -169,13 +169,33 @@ export function takeFrom(
 /** What was lent comes back to a tray: as many of a loan's pieces as `came`, the first of its lots first. */
 export function giveBack(loan: Entry, came: number, tray: Tray, source: Source): Command {
   let left = came;
-  const movements = loan.movements.flatMap((m): Movement[] => {
+  const lent = loan.movements.filter((m) => m.to === goneAccount('lent'));
+  const movements = lent.flatMap((m): Movement[] => {
     const n = Math.min(left, m.qty);
     left -= n;
     return n > 0 ? [{ ...m, qty: n, from: goneAccount('lent'), to: storesAccount(tray.id) }] : [];
   });
   return {
     label: `have back ${came} lent${loan.note ? ` to ${loan.note}` : ''}`,
-    diff: joinDiffs(added('entry', entryOf('transfer', movements, loan.note, source))),
+    diff: added('entry', { ...entryOf('transfer', movements, loan.note, source), line: loan.id }),
   };
+}
+
+/** Loans of which some is still out, each with the movements that are: `entries` lent pieces or had them back. */
+export function openLoans(entries: readonly Entry[]): Entry[] {
+  const lent = goneAccount('lent');
+  const back = new Map<string, number>();
+  const key = (loan: string, m: Movement) => `${loan}|${m.element}|${m.grade}`;
+  for (const e of entries)
+    for (const m of e.movements)
+      if (m.from === lent && e.line) back.set(key(e.line, m), (back.get(key(e.line, m)) ?? 0) + m.qty);
+  return entries.flatMap((e) => {
+    const movements = e.movements.flatMap((m): Movement[] => {
+      if (m.to !== lent) return [];
+      const n = Math.min(m.qty, back.get(key(e.id, m)) ?? 0);
+      back.set(key(e.id, m), (back.get(key(e.id, m)) ?? 0) - n);
+      return n < m.qty ? [{ ...m, qty: m.qty - n }] : [];
+    });
+    return movements.length > 0 ? [{ ...e, movements }] : [];
+  });
 }

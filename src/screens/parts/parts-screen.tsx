@@ -15,6 +15,7 @@ import { NeedTab } from './need-tab';
 import { OrdersTab } from './orders-tab';
 import { PickTab } from './pick-tab';
 import { PoolTab } from './pool-tab';
+import { PutAwayTab } from './put-away-tab';
 import { useMakeUp } from './use-make-up';
 
 /** Parts: what is still missing, where it comes from, for how much, and by when. */
@@ -26,7 +27,7 @@ export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   );
 }
 
-const PARTS = ['need', 'make-up', 'orders', 'pick', 'pool'] as const;
+const PARTS = ['need', 'make-up', 'orders', 'pick', 'put-away', 'pool'] as const;
 type Part = (typeof PARTS)[number];
 
 function Parts() {
@@ -57,7 +58,8 @@ function Parts() {
           { name: 'make-up', words: 'Make-up', keys: 'Alt 2' },
           { name: 'orders', words: 'Orders', keys: 'Alt 3', aside: count(bench.records.order.size) },
           { name: 'pick', words: 'Pick list', keys: 'Alt 4' },
-          { name: 'pool', words: 'Only these boxes', keys: 'Alt 5' },
+          { name: 'put-away', words: 'Put away', keys: 'Alt 5' },
+          { name: 'pool', words: 'Only these boxes', keys: 'Alt 6' },
         ]}
       />
       <main className="min-h-0 flex-1 print:overflow-visible">
@@ -65,6 +67,7 @@ function Parts() {
         {part === 'make-up' && <MakeUpTab need={need} makeUp={makeUp} onOrdered={() => setPart('orders')} />}
         {part === 'orders' && <OrdersTab />}
         {part === 'pick' && <PickTab />}
+        {part === 'put-away' && <PutAwayTab />}
         {part === 'pool' && <PoolTab />}
       </main>
     </div>

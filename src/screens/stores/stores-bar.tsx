@@ -3,7 +3,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { paletteOf, recordSetOf, type Turns } from '@/core/bench';
+import { paletteOf, recordSetOf, type Command, type Turns } from '@/core/bench';
 import { STORES_SCOPE, type Diff } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
 import type { StoresSnapshot } from '@/server/snapshot';
@@ -40,8 +40,15 @@ export function useStoresActs() {
     );
     router.refresh();
   };
-  return { says, perform, turn };
+  return {
+    says,
+    perform,
+    turn,
+    command: ({ label, diff }: Command) => void perform(label.slice(0, 500), diff),
+  };
 }
+
+export type StoresActs = ReturnType<typeof useStoresActs>;
 
 export function TurnButtons({
   turns,

@@ -1,0 +1,148 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { modelAccount, type Tray } from '@/core/ledger';
+import type { ElementKey } from '@/core/parts';
+import type { TrayId, ZoneId } from '@/core/shared/ids';
+import { breakUpBox, breakUpBuild, donorReport, type DonorReport } from '@/core/stores';
+import { needOf } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { Check, Field, Select } from '@/ui/field';
+import { LotGlyph } from '@/ui/glyph';
+import { count, money, pieces } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+
+/** Boxes that are being broken up for this build, whole or in part, and this build itself broken up for its parts. */
+export function BreakUp({ trays }: { trays: readonly Tray[] }) {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const reports = useMemo(() => {
+    void version;
+    const lacking = new Map<ElementKey, number>();
+    for (const e of bench.entries)
+      if (e.state === 'planned' && e.whatIf === null)
+        for (const m of e.movements)
+          if (m.from.startsWith('donor:')) lacking.set(m.element, (lacking.get(m.element) ?? 0) + m.qty);
+    for (const l of needOf(bench).lots) lacking.set(l.element, (lacking.get(l.element) ?? 0) + l.qty);
+    return donorReport(bench, lacking).map((report) => ({ report, lacking }));
+  }, [bench, version]);
+  return (
+    <aside aria-label="Break up" tabIndex={0} className="border-rule min-h-0 overflow-auto border-l p-4">
+      <h2 className="mb-1">Boxes being broken up</h2>
+      {reports.length === 0 && (
+        <p className="text-soft mb-4">
+          None. A box bought in the make-up, or brought in as a donor, is broken up here: in part, or whole.
+        </p>
+      )}
+      {reports.map(({ report, lacking }) => (
+        <DonorCard key={report.copy.id} report={report} lacking={lacking} />
+      ))}
+      <BreakBuild trays={trays} />
+    </aside>
+  );
+}
+
+function DonorCard({ report, lacking }: { report: DonorReport; lacking: ReadonlyMap<ElementKey, number> }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const { copy, lots, pieces: left, useful } = report;
+  const usefulLots = () => {
+    const rest = new Map(lacking);
+    return lots.flatMap((l) => {
+      const n = Math.min(l.qty, rest.get(l.element) ?? 0);
+      rest.set(l.element, (rest.get(l.element) ?? 0) - n);
+      return n > 0 ? [{ ...l, qty: n }] : [];
+    });
+  };
+  const each = (of: number | null) =>
+    of === null ? 'nothing' : `${(of / 100).toFixed(3).replace(/0$/, '')}`;
+  return (
+    <section className="border-edge mb-4 rounded-md border p-3">
+      <h3>
+        <bdi>{copy.setName}</bdi>
+      </h3>
+      <p className="text-soft">
+        {money(copy.price)} for {pieces(report.opened)}: £{each(report.eachOfAll)} a piece
+        {useful > 0 &&
+          `, £${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}.{' '}
+        {left === 0 ? 'All of it is out.' : `${pieces(left)} are still in it.`}
+      </p>
+      <p className="my-2 flex flex-wrap gap-1">
+        {lots.slice(0, 12).map((l) => (
+          <LotGlyph key={`${l.element}${l.grade}`} element={l.element} qty={l.qty} size={28} />
+        ))}
+        {lots.length > 12 && <span className="text-faint">and {count(lots.length - 12)} more lots</span>}
+      </p>
+      <span className="flex flex-wrap gap-2">
+        <Button disabled={useful === 0} onClick={() => perform(breakUpBox(bench, usefulLots(), source()))}>
+          Take out the {count(useful)} wanted
+        </Button>
+        <Button disabled={left === 0} onClick={() => perform(breakUpBox(bench, lots, source()))}>
+          Take out all {count(left)}
+        </Button>
+      </span>
+    </section>
+  );
+}
+
+/** An old build becomes a donor: zone by zone, to a tray or to its own spares. */
+function BreakBuild({ trays }: { trays: readonly Tray[] }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const [zones, setZones] = useState<ReadonlySet<ZoneId>>(new Set());
+  const [tray, setTray] = useState<TrayId | null>(null);
+  const held = bench.zones
+    .map((z) => ({ zone: z, qty: bench.built.balances.total(modelAccount(z.id)) }))
+    .filter((z) => z.qty > 0);
+  const going = held.filter((h) => zones.has(h.zone.id)).reduce((s, h) => s + h.qty, 0);
+  const paid = [...bench.records.copy.values()]
+    .filter((c) => c.build === bench.build && c.role === 'base')
+    .reduce((s, c) => s + c.price, 0);
+  const all = held.reduce((s, h) => s + h.qty, 0);
+  return (
+    <section>
+      <h2 className="mb-1">Break this build up</h2>
+      <p className="text-soft mb-2">
+        {all === 0
+          ? 'Nothing is on the model.'
+          : `${pieces(all)} are on it. Its boxes cost ${money(paid)}, so about £${(paid / 100 / all).toFixed(3)} a piece. It can be undone.`}
+      </p>
+      {held.map(({ zone, qty }) => (
+        <Check
+          key={zone.id}
+          words={`${zone.name}, ${count(qty)}`}
+          on={zones.has(zone.id)}
+          onChange={(on) => {
+            const next = new Set(zones);
+            if (on) next.add(zone.id);
+            else next.delete(zone.id);
+            setZones(next);
+          }}
+        />
+      ))}
+      <span className="mt-2 flex flex-wrap items-end gap-2">
+        <Field label="Its parts go to">
+          <Select value={tray ?? ''} onChange={(e) => setTray((e.target.value || null) as TrayId | null)}>
+            <option value="">its spares, put away later</option>
+            {trays.map((t) => (
+              <option key={t.id} value={t.id}>
+                tray {t.name}
+              </option>
+            ))}
+          </Select>
+        </Field>
+        <Button
+          disabled={going === 0}
+          onClick={() => {
+            perform(breakUpBuild(bench, [...zones], tray, source()));
+            setZones(new Set());
+          }}
+        >
+          Take off {count(going)}
+        </Button>
+      </span>
+    </section>
+  );
+}

@@ -1,0 +1,163 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { accountOwner, placeOf, removed, sparesAccount, type Tray } from '@/core/ledger';
+import { elementName } from '@/core/parts';
+import { asId, type TrayId } from '@/core/shared/ids';
+import { freeAt, keepWhole, keptAt, proposeTrays, putAway, type StockLot } from '@/core/stores';
+import { Button, Key } from '@/ui/button';
+import { Select } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { count, pieces } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { useKeys } from '../common/use-keys';
+import { BreakUp } from './break-up';
+
+const keyOf = (l: StockLot): string => `${l.element}|${l.grade}`;
+
+/** A finished build's spares go to trays in one step, each where it is proposed; and what else can be broken up. */
+export function PutAwayTab() {
+  const bench = useBench((s) => s.bench);
+  const version = useBench((s) => s.version);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const [chosen, setChosen] = useState<ReadonlyMap<string, TrayId | 'stay'>>(new Map());
+  const trays = useMemo(() => {
+    void version;
+    return [...bench.records.tray.values()].sort((a, b) => a.position - b.position);
+  }, [bench, version]);
+  const proposals = useMemo(() => {
+    void version;
+    const at = sparesAccount(bench.build);
+    const kept = keptAt(bench.records.kept.values());
+    const planned = new Map<string, number>();
+    for (const e of bench.entries)
+      if (e.state === 'planned' && e.whatIf === null)
+        for (const m of e.movements)
+          if (m.from === at)
+            planned.set(`${m.element}|${m.grade}`, (planned.get(`${m.element}|${m.grade}`) ?? 0) + m.qty);
+    const lots = bench.built.balances
+      .rows((a) => a === at)
+      .map((r) => ({
+        ...r,
+        qty: freeAt(r.qty, kept, at, r.element) - (planned.get(`${r.element}|${r.grade}`) ?? 0),
+      }))
+      .filter((r) => r.qty > 0);
+    const rows = bench.built.balances.rows((a) => placeOf(a) === 'stores').filter((r) => r.qty > 0);
+    return proposeTrays(lots, trays, rows);
+  }, [bench, version, trays]);
+  const going = proposals.filter((p) => chosen.get(keyOf(p.lot)) !== 'stay');
+  const total = going.reduce((s, p) => s + p.lot.qty, 0);
+  const put = () => {
+    if (total === 0) return;
+    const fresh: Tray[] =
+      trays.length > 0 ? [] : [{ id: asId<TrayId>(source().newId()), name: 'A1', place: '', position: 1 }];
+    const first = fresh[0]?.id;
+    const choices = going.flatMap((p) => {
+      const tray = chosen.get(keyOf(p.lot)) ?? p.tray ?? first;
+      return tray && tray !== 'stay' ? [{ lot: p.lot, tray }] : [];
+    });
+    perform(putAway(bench, choices, fresh, source()));
+    setChosen(new Map());
+  };
+  useKeys([{ key: 'p', run: put }], true);
+  return (
+    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_400px]">
+      <section aria-label="Spares to put away" tabIndex={0} className="min-h-0 overflow-auto p-4">
+        <div className="mb-3 flex flex-wrap items-start gap-3">
+          <div className="min-w-72 flex-1">
+            <h1 className="text-[21px] leading-tight">
+              {proposals.length === 0
+                ? 'No spares to put away.'
+                : `${pieces(total)} in ${count(going.length)} lots go to ${count(new Set(going.map((p) => chosen.get(keyOf(p.lot)) ?? p.tray)).size)} trays.`}
+            </h1>
+            <p className="text-soft">
+              What no plan of this build takes, each with the tray where its like lies. Change a tray, or
+              leave a lot with the build.
+            </p>
+          </div>
+          <Button look="main" disabled={total === 0} onClick={put}>
+            Put all away <Key>P</Key>
+          </Button>
+        </div>
+        <KeptHere />
+        <ul>
+          {proposals.map(({ lot, tray, why }) => (
+            <li key={keyOf(lot)} className="border-rule flex min-h-11 items-center gap-3 border-b">
+              <Glyph element={lot.element} size={34} label="" />
+              <b className="w-9 text-right">{count(lot.qty)}</b>
+              <span className="min-w-0 flex-1 truncate">
+                {elementName(lot.element)} <span className="text-faint">{lot.grade}</span>
+              </span>
+              <span className="text-soft text-[12px] max-sm:hidden">{tray ? why : 'a new tray'}</span>
+              <Select
+                aria-label={`Tray for ${elementName(lot.element)} ${lot.grade}`}
+                value={chosen.get(keyOf(lot)) ?? tray ?? ''}
+                onChange={(e) =>
+                  setChosen(new Map(chosen).set(keyOf(lot), e.target.value as TrayId | 'stay'))
+                }
+                className="w-32"
+              >
+                {!tray && <option value="">A1 (new)</option>}
+                {trays.map((t) => (
+                  <option key={t.id} value={t.id}>
+                    {t.name} {t.place}
+                  </option>
+                ))}
+                <option value="stay">stays here</option>
+              </Select>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <BreakUp trays={trays} />
+    </div>
+  );
+}
+
+/** Assemblies whose pieces lie in the spares: kept whole, or broken up into parts. */
+function KeptHere() {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const at = sparesAccount(bench.build);
+  const kept = [...bench.records.kept.values()].filter((k) => k.account === at);
+  const loose = [...bench.records.assembly.values()].filter(
+    (a) =>
+      a.lots.length > 0 &&
+      !kept.some((k) => k.name === a.name) &&
+      a.lots.every((l) => bench.built.balances.at(at, l.element) >= l.qty),
+  );
+  if (kept.length + loose.length === 0) return null;
+  const size = (lots: readonly { qty: number }[]) => pieces(lots.reduce((s, l) => s + l.qty, 0));
+  return (
+    <ul aria-label="Assemblies" className="mb-3">
+      {kept.map((k) => (
+        <li key={k.id} className="border-rule flex min-h-10 items-center gap-3 border-b">
+          <span className="flex-1">
+            <b>{k.name}</b> is kept whole, {size(k.lots)}
+            {accountOwner<string>(k.account) === bench.build ? '' : ' elsewhere'}
+          </span>
+          <Button onClick={() => perform({ label: `break up ${k.name}`, diff: removed('kept', k) })}>
+            Break it up
+          </Button>
+        </li>
+      ))}
+      {loose.map((a) => (
+        <li key={a.id} className="border-rule flex min-h-10 items-center gap-3 border-b">
+          <span className="flex-1">
+            All of <b>{a.name}</b> lies in the spares, {size(a.lots)}
+          </span>
+          <Button
+            onClick={() => {
+              const { label, diff } = keepWhole(a.name, at, a.lots, source());
+              perform({ label, diff });
+            }}
+          >
+            Keep it whole
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
