@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { MessageChannel, Worker } from 'node:worker_threads';
-import type { FromThread, Task, ToThread } from '@/workers/make-up/messages';
+import type { FromThread, ProgrammeTask, Task, ToThread } from '@/workers/make-up/messages';
 
 const FILE = path.join(/* turbopackIgnore: true */ process.cwd(), '.workers', 'make-up.mjs');
 /** Threads that wait for work: starting one and compiling its code takes half a second. */
@@ -38,7 +38,7 @@ export interface Job {
 }
 
 /** Puts a task to a thread that waits, or to a new one. A thread that breaks says it is done: the others go on. */
-export function startJob(task: Omit<Task, 'port'>): Job {
+export function startJob(task: Omit<Task, 'port'> | Omit<ProgrammeTask, 'port'>): Job {
   const thread = idle.shift() ?? start();
   const { port1, port2 } = new MessageChannel();
   let listener: (message: FromThread) => void = () => {};
@@ -50,7 +50,7 @@ export function startJob(task: Omit<Task, 'port'>): Job {
   thread.ref();
   thread.once('error', onBroken);
   port1.on('message', (message: FromThread) => listener(message));
-  thread.postMessage({ ...task, port: port2 } satisfies Task, [port2]);
+  thread.postMessage({ ...task, port: port2 }, [port2]);
   return {
     say: (message) => port1.postMessage(message),
     hear: (to) => (listener = to),
@@ -64,4 +64,26 @@ export function startJob(task: Omit<Task, 'port'>): Job {
       readyThreads();
     },
   };
+}
+
+/** Solves a programme in a thread. Values are null when none were found in the time. */
+export function solveProgramme(
+  programme: ProgrammeTask['programme'],
+  seconds: number,
+): Promise<{ values: Float64Array | null; optimal: boolean }> {
+  return new Promise((finish) => {
+    const job = startJob({ role: 'programme', programme, seconds });
+    let answer: { values: Float64Array | null; optimal: boolean } = { values: null, optimal: false };
+    const end = (done: boolean) => {
+      clearTimeout(timer);
+      job.end(done);
+      finish(answer);
+    };
+    // It may overrun its time by seconds: then it is ended with its thread.
+    const timer = setTimeout(() => end(false), seconds * 1000 + 2000);
+    job.hear((message) => {
+      if (message.say === 'values') answer = message;
+      if (message.say === 'done') end(true);
+    });
+  });
 }

@@ -52,6 +52,8 @@ export interface SimulatedMarketOptions {
   readonly priceOf: PriceOf;
   readonly register: Register;
   readonly year: number;
+  /** Days since some day: prices and stock move on with them, a few at a time. */
+  readonly day?: number;
   readonly boxes: readonly MarketBox[];
   readonly wait: (ms: number) => Promise<void>;
   /** Chance of each answer failing, and what decides it. */
@@ -105,6 +107,8 @@ function makeSeller(seed: number, i: number): Made {
       id: `seller-${i + 1}`,
       name,
       place: pick(random, PLACES),
+      // Told apart by name and seed alone, so that everything else of him stays as it is.
+      genuine: seededRandom(hash(`genuine ${seed} ${i}`))() > 0.12,
       minOrder: pick(random, [0, 0, 0, 200, 300, 500]),
       postage: [
         { maxGrams: 100, pence: base },
@@ -131,20 +135,33 @@ function offersOf(
   if (!made.made) return [];
   const random = seededRandom(hash(`${options.seed} ${seller.id} ${element}`));
   const retired = made.to !== null && made.to < options.year;
-  const price = options.priceOf(element, grade('new')) ?? usual(element);
+  const known = options.priceOf(element, grade('new')) ?? usual(element);
   const offers: MarketOffer[] = [];
   for (const g of [grade('new'), grade('used')]) {
     const has =
       random() < breadth * (g === 'new' && retired ? 0.25 : 1) * (splitElementKey(element).print ? 0.3 : 1);
     const asked = Math.max(
       1,
-      Math.round(price * level * (g === 'new' ? 1 : 0.62) * (0.8 + 0.45 * random()) * (retired ? 1.4 : 1)),
+      Math.round(known * level * (g === 'new' ? 1 : 0.62) * (0.8 + 0.45 * random()) * (retired ? 1.4 : 1)),
     );
     const multiple = pick(random, [1, 1, 1, 1, 1, 2, 5, 10]);
     const stock = multiple * between(random, 1, Math.max(1, Math.round(60 / multiple)));
-    if (has) offers.push({ element, grade: g, price: asked, stock, minQty: multiple, multiple });
+    const moved = movedOn(`${options.seed} ${seller.id} ${element} ${g}`, options.day ?? 0);
+    const price = Math.max(1, Math.round(asked * moved.price));
+    if (has && moved.there) offers.push({ element, grade: g, price, stock, minQty: multiple, multiple });
   }
   return offers;
+}
+
+/** Days that an offer stands before it may be priced anew: every offer has a day of its own in the span. */
+const PRICED_FOR = 28;
+
+/** How an offer has moved by a day: most stand as they were, some are priced anew, a few are sold out. */
+function movedOn(offer: string, day: number): { readonly price: number; readonly there: boolean } {
+  const span = Math.floor((day + (hash(offer) % PRICED_FOR)) / PRICED_FOR);
+  if (span === 0) return { price: 1, there: true };
+  const random = seededRandom(hash(`${offer} ${span}`));
+  return { there: random() > 0.06, price: 0.85 + 0.35 * random() };
 }
 
 /** A price for what no book knows: small, by the length of its name's size. */

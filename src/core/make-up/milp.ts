@@ -1,21 +1,7 @@
 import { boughtFor, type Compiled } from './compile';
+import { ProgrammeBuilder, type Programme } from './programme';
 import { savedFrom } from './plan';
 import type { Saved } from './state';
-
-/** A mixed-integer programme to be minimised, rows compressed. The solver that takes it knows no word of parts. */
-export interface Programme {
-  readonly columns: number;
-  readonly cost: Float64Array;
-  readonly lower: Float64Array;
-  readonly upper: Float64Array;
-  /** 1 = integer, 0 = continuous. */
-  readonly integer: Int32Array;
-  readonly rowLower: Float64Array;
-  readonly rowUpper: Float64Array;
-  readonly starts: Int32Array;
-  readonly indices: Int32Array;
-  readonly values: Float64Array;
-}
 
 /** A make-up problem as a programme, with the ways there and back. */
 export interface MakeUpModel {
@@ -23,45 +9,6 @@ export interface MakeUpModel {
   /** A plan as values of the columns: where the solver begins. Null when the plan uses a seller that is left out. */
   encode(saved: Saved): Float64Array | null;
   decode(values: ArrayLike<number>): Saved;
-}
-
-class Builder {
-  private readonly columns: { cost: number; lower: number; upper: number; integer: boolean }[] = [];
-  private readonly rowLower: number[] = [];
-  private readonly rowUpper: number[] = [];
-  private readonly starts: number[] = [0];
-  private readonly indices: number[] = [];
-  private readonly values: number[] = [];
-
-  column(cost: number, upper: number, integer: boolean): number {
-    return this.columns.push({ cost, lower: 0, upper, integer }) - 1;
-  }
-
-  row(lower: number, upper: number, terms: readonly (readonly [column: number, value: number])[]): void {
-    for (const [column, value] of terms) {
-      this.indices.push(column);
-      this.values.push(value);
-    }
-    this.starts.push(this.indices.length);
-    this.rowLower.push(lower);
-    this.rowUpper.push(upper);
-  }
-
-  build(): Programme {
-    const pick = (of: (c: Builder['columns'][number]) => number) => Float64Array.from(this.columns, of);
-    return {
-      columns: this.columns.length,
-      cost: pick((c) => c.cost),
-      lower: pick((c) => c.lower),
-      upper: pick((c) => c.upper),
-      integer: Int32Array.from(this.columns, (c) => (c.integer ? 1 : 0)),
-      rowLower: Float64Array.from(this.rowLower),
-      rowUpper: Float64Array.from(this.rowUpper),
-      starts: Int32Array.from(this.starts),
-      indices: Int32Array.from(this.indices),
-      values: Float64Array.from(this.values),
-    };
-  }
 }
 
 interface Columns {
@@ -94,7 +41,7 @@ export function modelOf(
   need: Int32Array,
   { donors = true, parcels = c.maxSellers } = {},
 ): MakeUpModel {
-  const builder = new Builder();
+  const builder = new ProgrammeBuilder();
   const columns = addColumns(c, builder, sellers, need, donors);
   const taken = offersIn(c, columns);
   addDemand(c, builder, columns, need, taken);
@@ -124,7 +71,7 @@ export function modelOf(
 
 function addColumns(
   c: Compiled,
-  builder: Builder,
+  builder: ProgrammeBuilder,
   sellers: readonly number[],
   need: Int32Array,
   donors: boolean,
@@ -176,7 +123,7 @@ function offersIn(c: Compiled, columns: Columns): number[][] {
 
 function addDemand(
   c: Compiled,
-  builder: Builder,
+  builder: ProgrammeBuilder,
   columns: Columns,
   need: Int32Array,
   byElement: readonly (readonly number[])[],
@@ -209,7 +156,13 @@ function joined(terms: readonly (readonly [number, number])[]): (readonly [numbe
   return [...sums];
 }
 
-function addSeller(c: Compiled, builder: Builder, columns: Columns, s: number, need: Int32Array): void {
+function addSeller(
+  c: Compiled,
+  builder: ProgrammeBuilder,
+  columns: Columns,
+  s: number,
+  need: Int32Array,
+): void {
   const y = columns.open.get(s)!;
   const v = columns.value.get(s);
   const offers = [...c.offersOfSeller[s]!];

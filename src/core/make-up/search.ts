@@ -346,6 +346,7 @@ export class Search {
   /** A closed seller out of a few at random: the one whose prices would save most, told roughly. */
   private closedSeller(): number {
     const { c, state, promise, random } = this;
+    if (c.sellers === 0) return -1;
     for (let lot = 0; lot < c.lots; lot++) this.paid[lot] = this.dearest(lot);
     let [best, most] = [-1, -Infinity];
     for (let i = 0; i < CANDIDATES; i++) {

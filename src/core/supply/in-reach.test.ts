@@ -31,6 +31,7 @@ const seller = (
   id: name,
   name,
   place: 'Hollin',
+  genuine: true,
   minOrder: 0,
   postage: [{ maxGrams: 5000, pence: 150 }],
   days: 4,

@@ -92,7 +92,7 @@ export function inReach(
 
 const fitness = (p: Preferences) => ({
   condition: ({ offer }: Left) => p.used || offer.grade === 'new',
-  open: ({ seller }: Left) => !p.never.has(seller.id),
+  open: ({ seller }: Left) => !p.never.has(seller.id) && (seller.genuine || !p.genuine),
   inTime: ({ seller }: Left) => p.within === null || chanceWithin(seller, p.within) >= p.chance,
 });
 

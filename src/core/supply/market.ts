@@ -16,6 +16,8 @@ export interface MarketSeller {
   readonly id: string;
   readonly name: string;
   readonly place: string;
+  /** False = he does not promise that his parts are the maker's own. */
+  readonly genuine: boolean;
   readonly minOrder: Minor;
   readonly postage: readonly { readonly maxGrams: number; readonly pence: Minor }[];
   /** Days from order to door: the usual, and its spread (a standard deviation). */

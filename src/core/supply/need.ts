@@ -9,6 +9,8 @@ export interface NeedSource {
   /** Which of the entry's movements; null = the entry placed a stand-in, and this is what it stands for. */
   readonly movement: number | null;
   readonly qty: number;
+  /** Where another shape is taken instead: so many pieces of it fill the place of one. */
+  readonly per?: number;
   readonly modification: ModificationId | null;
   readonly zone: ZoneId | null;
 }

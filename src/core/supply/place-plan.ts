@@ -185,7 +185,10 @@ function allot(bench: Workbench, lots: readonly NeedLot[], plan: MakeUpPlan, sup
       for (const x of supplies) {
         if (want === 0) break;
         if (x.qty === 0 || !serves(x.element, lot)) continue;
-        const n = Math.min(want, x.qty);
+        // Of another shape only whole places are filled.
+        const per = s.per ?? 1;
+        const n = Math.floor(Math.min(want, x.qty) / per) * per;
+        if (n === 0) continue;
         x.qty -= n;
         want -= n;
         ordered.push({ ...x, qty: n, modification: entry.modification });
@@ -199,7 +202,7 @@ function allot(bench: Workbench, lots: readonly NeedLot[], plan: MakeUpPlan, sup
           from: x.account,
           worth: x.price,
         });
-        row.qty += n;
+        row.qty += n / per;
         rows.set(s.movement, row);
         pieces.set(entry.id, rows);
       }

@@ -1,12 +1,17 @@
+import type { Workbench } from '../bench';
 import { deltaE00, type Colour } from '../colour';
-import { elementKey, inColour, splitElementKey, type ElementKey } from '../parts';
-import type { PartId } from '../shared/ids';
+import { placeOf, type Entry } from '../ledger';
+import { elementKey, inColour, partOf, splitElementKey, type ElementKey } from '../parts';
+import type { BuildId, PartId } from '../shared/ids';
+import type { Minor } from '../shared/money';
 
 /** A kind of box in a pool: so many copies, and nothing else. */
 export interface PoolBox {
   readonly code: string;
   readonly name: string;
   readonly copies: number;
+  /** What one more copy costs; null = nobody sells one. */
+  readonly price?: Minor | null;
   readonly lots: readonly { readonly element: ElementKey; readonly qty: number }[];
 }
 
@@ -21,8 +26,15 @@ export interface PoolShort {
   readonly short: number;
   /** The same shape in other colours that the pool has left, nearest first. */
   readonly near: readonly { readonly element: ElementKey; readonly left: number; readonly deltaE: number }[];
-  /** More copies of one box that would do: the fewest. */
-  readonly more: readonly { readonly code: string; readonly name: string; readonly copies: number }[];
+  /** Other parts of the same size and height in the same colour that the pool has left. */
+  readonly alike: readonly { readonly element: ElementKey; readonly left: number }[];
+  /** More copies of one box that would do, and what they cost, where that is known: the cheapest first. */
+  readonly more: readonly {
+    readonly code: string;
+    readonly name: string;
+    readonly copies: number;
+    readonly cost: Minor | null;
+  }[];
 }
 
 export interface PoolReport {
@@ -61,12 +73,15 @@ export function fitPool(
     element,
     short: n,
     near: nearIn(element, left, palette),
+    alike: alikeIn(element, left),
     more: boxes
       .flatMap((b) => {
         const each = b.lots.reduce((s, l) => s + (l.element === element ? l.qty : 0), 0);
-        return each > 0 ? [{ code: b.code, name: b.name, copies: Math.ceil(n / each) }] : [];
+        const copies = Math.ceil(n / each);
+        const cost = b.price ? b.price * copies : null;
+        return each > 0 ? [{ code: b.code, name: b.name, copies, cost }] : [];
       })
-      .sort((a, b) => a.copies - b.copies),
+      .sort((a, b) => (a.cost ?? Infinity) - (b.cost ?? Infinity) || a.copies - b.copies),
   }));
   return {
     fits: short.length === 0,
@@ -75,6 +90,38 @@ export function fitPool(
     used,
     held: [...held.values()].reduce((a, b) => a + b, 0),
   };
+}
+
+/** Other shapes that take the same room in the same colour, most first. */
+function alikeIn(element: ElementKey, left: ReadonlyMap<ElementKey, number>): PoolShort['alike'] {
+  const { part, colour } = splitElementKey(element);
+  const { size, height } = partOf(part);
+  return [...left]
+    .flatMap(([other, n]) => {
+      const o = splitElementKey(other);
+      if (n <= 0 || o.colour !== colour || o.part === part) return [];
+      const p = partOf(o.part);
+      const same = p.size[0] === size[0] && p.size[1] === size[1] && p.height === height;
+      return same ? [{ element: other, left: n }] : [];
+    })
+    .sort((a, b) => b.left - a.left)
+    .slice(0, 2);
+}
+
+/** The id of the setting that binds a build to its own boxes. */
+export const poolSetting = (build: BuildId): string => `pool:${build}`;
+
+/** Entries of a build that put on pieces from elsewhere than its own boxes, and how many: exceptions where it is bound. */
+export function poolExceptions(bench: Workbench): { entry: Entry; qty: number }[] {
+  return bench.entries.flatMap((entry) => {
+    if (entry.whatIf !== null) return [];
+    const qty = entry.movements.reduce((s, m) => {
+      const from = placeOf(m.from);
+      const outside = from === 'stores' || from === 'order' || from === 'outside';
+      return s + (placeOf(m.to) === 'model' && outside && entry.kind !== 'regrade' ? m.qty : 0);
+    }, 0);
+    return qty > 0 ? [{ entry, qty }] : [];
+  });
 }
 
 function joinWants(wants: readonly PoolWant[]): PoolWant[] {
@@ -101,13 +148,17 @@ function nearIn(
     .slice(0, 3);
 }
 
-/** In which colours a pool has a part, and how many, most first: a row of the pool's colour table. */
+/** In which colours a pool has a part, how many and out of which boxes, most first: a row of the pool's colour table. */
 export function coloursOfPart(
   boxes: readonly PoolBox[],
   part: PartId,
-): { element: ElementKey; qty: number }[] {
-  return [...poolHolds(boxes)]
-    .filter(([e]) => splitElementKey(e).part === part)
-    .map(([element, qty]) => ({ element, qty }))
+): { element: ElementKey; qty: number; from: { name: string; qty: number }[] }[] {
+  const found = new Map<ElementKey, { name: string; qty: number }[]>();
+  for (const b of boxes)
+    for (const [element, qty] of poolHolds([b]))
+      if (qty > 0 && splitElementKey(element).part === part)
+        found.set(element, [...(found.get(element) ?? []), { name: b.name, qty }]);
+  return [...found]
+    .map(([element, from]) => ({ element, qty: from.reduce((s, f) => s + f.qty, 0), from }))
     .sort((a, b) => b.qty - a.qty);
 }

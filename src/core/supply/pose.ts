@@ -19,6 +19,15 @@ export interface Preferences {
   readonly within: number | null;
   readonly chance: number;
   readonly never: ReadonlySet<string>;
+  /** Sellers that are preferred, and how many pence more a parcel of theirs may cost than one of others. */
+  readonly prefer: ReadonlySet<string>;
+  readonly favour: Minor;
+  /** Only of sellers who promise that their parts are the maker's own. */
+  readonly genuine: boolean;
+  /** Lots that are to be new, or may only be used, whatever the others are; by `lotId`. */
+  readonly condition: ReadonlyMap<string, 'new' | 'used'>;
+  /** Other shapes that fill the same place. */
+  readonly shapes: boolean;
 }
 
 export const PREFERENCES: Preferences = {
@@ -30,6 +39,11 @@ export const PREFERENCES: Preferences = {
   within: null,
   chance: 0.8,
   never: new Set(),
+  prefer: new Set(),
+  favour: 100,
+  genuine: true,
+  condition: new Map(),
+  shapes: false,
 };
 
 /** An offered element in a condition, as the problem names it. */
@@ -43,10 +57,13 @@ export function readOfferId(id: string): { element: ElementKey; grade: Grade } {
 export const lotId = (lot: Pick<NeedLot, 'element' | 'hidden'>): string =>
   `${lot.element}${lot.hidden ? '!' : ''}`;
 
-/** Sellers that may be used: not shut out, and quick enough. */
+/** Sellers that may be used: not shut out, genuine where that is asked, and quick enough. */
 export const allowedSellers = (market: MarketAnswer, p: Preferences): MarketSeller[] =>
   market.sellers.filter(
-    (s) => !p.never.has(s.id) && (p.within === null || chanceWithin(s, p.within) >= p.chance),
+    (s) =>
+      !p.never.has(s.id) &&
+      (s.genuine || !p.genuine) &&
+      (p.within === null || chanceWithin(s, p.within) >= p.chance),
   );
 
 /** The need and a market as a make-up problem. Lots that nobody has are kept: they come back as unmet. */
@@ -72,11 +89,27 @@ export function poseProblem(
     note(byPart, part);
     return id;
   };
-  const usable = (g: Grade) => preferences.used || g === 'new';
+  // Where one lot asks for used parts they are offered, and the others do not accept them.
+  const someUsed = preferences.used || [...preferences.condition.values()].includes('used');
+  /** Stands in the plan for what nobody offers as it is wanted. */
+  const unoffered = (element: ElementKey): string => {
+    const id = `${element}#nobody`;
+    const { part, colour } = splitElementKey(element);
+    if (!elements.has(id)) elements.set(id, { id, part, colour, grams: 1 });
+    return id;
+  };
+  const usable = (g: Grade) => someUsed || g === 'new';
+  const fits = (lot: NeedLot, id: string) => {
+    const wish = preferences.condition.get(lotId(lot)) ?? (preferences.used ? 'any' : 'new');
+    const isNew = readOfferId(id).grade === 'new';
+    return wish === 'any' || (wish === 'new') === isNew;
+  };
   const posed = sellers.map((s) => ({
     id: s.id,
     minOrder: s.minOrder,
-    postage: s.postage,
+    postage: preferences.prefer.has(s.id)
+      ? s.postage.map((b) => ({ ...b, pence: Math.max(0, b.pence - preferences.favour) }))
+      : s.postage,
     offers: s.offers
       .filter((o) => usable(o.grade))
       .map((o) => ({
@@ -98,8 +131,8 @@ export function poseProblem(
   const wishes = lots.map((l) => {
     const { part } = splitElementKey(l.element);
     const found = l.hidden && preferences.hiddenAnyColour ? byPart.get(part) : offered.get(l.element);
-    // An element that nobody offers: the lot is unmet, and still stands in the plan.
-    const accept = found ? [...found] : [learn(l.element, grade('new'))];
+    const fitting = found ? [...found].filter((id) => fits(l, id)) : [];
+    const accept = fitting.length > 0 ? fitting : [unoffered(l.element)];
     return { id: lotId(l), qty: l.qty, accept };
   });
   return {

@@ -91,6 +91,7 @@ const seller = (
   id,
   name: id,
   place: 'Hollin',
+  genuine: true,
   minOrder: 0,
   postage: [
     { maxGrams: 50, pence: 150 },

@@ -1,16 +1,27 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { elementName, partOf, splitElementKey, type ElementKey } from '@/core/parts';
-import { addDays, boxId, gramsOf, parcelsOf, placePlan, type NeedReport, type Parcel } from '@/core/supply';
+import {
+  addDays,
+  boxId,
+  changesSince,
+  gramsOf,
+  parcelsOf,
+  placePlan,
+  type MarketAnswer,
+  type NeedReport,
+  type Parcel,
+} from '@/core/supply';
 import type { MakeUpPlan } from '@/core/make-up';
 import { Button, Key } from '@/ui/button';
-import { Check, Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { useKeys } from '../common/use-keys';
 import { ClosingBounds } from './closing-bounds';
+import { PreferencesForm } from './preferences-form';
+import { PricesChanged, type Asked } from './prices-changed';
 import type { MakeUpTools } from './use-make-up';
 import { ParcelsChart } from './parcels-chart';
 import { UnmetLots } from './unmet-lots';
@@ -37,27 +48,44 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
   const parcels = useMemo(() => (plan && market ? parcelsOf(plan, market, weigh) : []), [plan, market]);
   const busy = stage === 'asking' || stage === 'solving';
   // What was planned for has been changed or ordered since: it must be asked again.
-  const stale = plan !== null && JSON.stringify(lots) !== JSON.stringify(need.lots);
-  const order = () => {
-    if (!plan || !market || stale || plan.buys.length + plan.donors.length === 0) return;
-    perform(placePlan(bench, lots, plan, market, weigh, today, source()));
+  const stale = plan !== null && JSON.stringify(makeUp.needed) !== JSON.stringify(need.lots);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  /** Sellers may have changed their minds since the plan was made: they are asked again before anything is bought. */
+  const order = async () => {
+    if (!plan || !market || stale || asked === 'asking' || plan.buys.length + plan.donors.length === 0)
+      return;
+    setAsked('asking');
+    const now = await makeUp.askAgain();
+    if (!now) return setAsked('failed');
+    const changes = changesSince(plan, market, now);
+    if (changes.length > 0) return setAsked({ changes, now });
+    buy(now);
+  };
+  const buy = (at: MarketAnswer) => {
+    if (!plan) return;
+    perform(placePlan(bench, lots, plan, at, weigh, today, source()));
+    setAsked(null);
     makeUp.setPlan(null);
     onOrdered();
   };
+  const run = () => {
+    setAsked(null);
+    void makeUp.run();
+  };
   useKeys(
     [
-      { key: 'g', run: () => void (busy ? makeUp.stop() : makeUp.run()) },
-      { key: 'o', run: order },
+      { key: 'g', run: () => (busy ? makeUp.stop() : run()) },
+      { key: 'o', run: () => void order() },
     ],
     true,
   );
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[300px_1fr]">
-      <PreferencesForm makeUp={makeUp} busy={busy} missing={need.missing} />
+      <PreferencesForm makeUp={makeUp} busy={busy} need={need} onRun={run} />
       <section aria-label="The plan" tabIndex={0} className="min-h-0 overflow-auto p-4">
         <h1 className="text-[21px] leading-tight">{headline(makeUp, parcels, need)}</h1>
         <p role="status" className="text-soft mb-3">
-          {aside(makeUp, plan)}
+          {aside(makeUp, plan, parcels)}
         </p>
         {(busy || bounds.length > 0) && <ClosingBounds bounds={bounds} busy={busy} plan={plan} />}
         {stale && (
@@ -76,7 +104,14 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
             </ul>
             <UnmetLots plan={plan} makeUp={makeUp} today={today} />
             <ParcelsChart makeUp={makeUp} />
-            <Button look="main" disabled={stale || parcels.length + plan.donors.length === 0} onClick={order}>
+            {asked !== null && asked !== 'asking' && (
+              <PricesChanged asked={asked} onBuy={buy} onAgain={run} onDrop={() => setAsked(null)} />
+            )}
+            <Button
+              look="main"
+              disabled={stale || asked !== null || parcels.length + plan.donors.length === 0}
+              onClick={() => void order()}
+            >
               Order these {parcels.length} {parcels.length === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
             </Button>
           </>
@@ -86,8 +121,17 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
   );
 }
 
+/** What is really paid: pieces, postage and boxes. The plan's own cost is weighed by what is preferred. */
+function paidFor(parcels: readonly Parcel[], plan: MakeUpPlan, market: MarketAnswer | null): number {
+  const boxes = plan.donors.reduce((sum, d) => {
+    const box = market?.boxes.find((b) => boxId(b) === d.id);
+    return sum + d.copies * (box?.price ?? 0);
+  }, 0);
+  return boxes + parcels.reduce((sum, p) => sum + p.value + p.filler + p.postage, 0);
+}
+
 function headline(
-  { stage, plan, credit }: MakeUpTools,
+  { stage, plan, market }: MakeUpTools,
   parcels: readonly Parcel[],
   need: NeedReport,
 ): string {
@@ -101,10 +145,14 @@ function headline(
     boxes > 0 ? `${count(boxes)} ${boxes === 1 ? 'box' : 'boxes'}` : '',
   ].filter(Boolean);
   const lack = plan.unmet.reduce((s, u) => s + u.qty, 0);
-  return `${money(plan.cost + credit)} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} cannot be had` : ''}.`;
+  return `${money(paidFor(parcels, plan, market))} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} cannot be had` : ''}.`;
 }
 
-function aside({ stage, credit }: MakeUpTools, plan: MakeUpPlan | null): string {
+function aside(
+  { stage, credit, market }: MakeUpTools,
+  plan: MakeUpPlan | null,
+  parcels: readonly Parcel[],
+): string {
   if (stage === 'failed') return 'It was asked four times. Nothing was ordered; try again.';
   if (!plan)
     return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
@@ -113,8 +161,12 @@ function aside({ stage, credit }: MakeUpTools, plan: MakeUpPlan | null): string 
     plan.status === 'optimal'
       ? 'Proven: no plan that gets as much costs less.'
       : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
-  if (credit === 0) return sure;
-  return `${sure} Left-over parts of boxes are worth ${money(credit)} of it to you: it is weighed as ${money(plan.cost)}.`;
+  const favour = paidFor(parcels, plan, market) - credit - plan.cost;
+  const why = [
+    credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',
+    favour > 0 ? `you give preferred sellers ${money(favour)}` : '',
+  ].filter(Boolean);
+  return why.length === 0 ? sure : `${sure} It is weighed as ${money(plan.cost)}: ${why.join(', and ')}.`;
 }
 
 function ByHand({ plan, credit }: { plan: MakeUpPlan; credit: number }) {
@@ -187,124 +239,5 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
         ))}
       </ul>
     </li>
-  );
-}
-
-function PreferencesForm({ makeUp, busy, missing }: { makeUp: MakeUpTools; busy: boolean; missing: number }) {
-  const { preferences: p, setPreferences } = makeUp;
-  const set = (to: Partial<typeof p>) => setPreferences({ ...p, ...to });
-  return (
-    <form
-      aria-label="How it is to be made up"
-      className="border-rule flex min-h-0 flex-col gap-3 overflow-auto border-r p-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void (busy ? makeUp.stop() : makeUp.run());
-      }}
-    >
-      <LimitField
-        label="At most so many parcels"
-        none="any number"
-        value={p.maxParcels}
-        onChange={(maxParcels) => set({ maxParcels })}
-      />
-      <LimitField
-        label="There within days"
-        none="whenever"
-        value={p.within}
-        onChange={(within) => set({ within })}
-      />
-      <Field label="Sure of it by">
-        <Select value={p.chance} onChange={(e) => set({ chance: Number(e.target.value) })}>
-          {[0.5, 0.7, 0.8, 0.9].map((c) => (
-            <option key={c} value={c}>
-              {Math.round(c * 100)} %
-            </option>
-          ))}
-        </Select>
-      </Field>
-      <Check words="used parts too" on={p.used} onChange={(used) => set({ used })} />
-      <Check
-        words="hidden parts in any colour"
-        on={p.hiddenAnyColour}
-        onChange={(hiddenAnyColour) => set({ hiddenAnyColour })}
-      />
-      <Check words="boxes to break up" on={p.boxes} onChange={(boxes) => set({ boxes })} />
-      <Field label="A box’s left-overs are worth to me">
-        <Select value={p.credit} onChange={(e) => set({ credit: Number(e.target.value) })}>
-          {[0, 0.15, 0.3, 0.5, 0.7].map((c) => (
-            <option key={c} value={c}>
-              {Math.round(c * 100)} % of their price
-            </option>
-          ))}
-        </Select>
-      </Field>
-      <Field label="Think for">
-        <Select value={makeUp.seconds} onChange={(e) => makeUp.setSeconds(Number(e.target.value))}>
-          {[2, 5, 10, 30, 60].map((s) => (
-            <option key={s} value={s}>
-              {s} seconds
-            </option>
-          ))}
-        </Select>
-      </Field>
-      {makeUp.market && <Never makeUp={makeUp} />}
-      <Button look="main" type="submit" disabled={missing === 0}>
-        {busy ? 'Stop, keep the best' : 'Make it up'} <Key>G</Key>
-      </Button>
-    </form>
-  );
-}
-
-/** A whole number, or no limit where it is empty. What is no number is not taken, and the field keeps what it had. */
-function LimitField({
-  label,
-  none,
-  value,
-  onChange,
-}: {
-  label: string;
-  none: string;
-  value: number | null;
-  onChange: (value: number | null) => void;
-}) {
-  return (
-    <Field label={label}>
-      <Input
-        inputMode="numeric"
-        placeholder={none}
-        value={value ?? ''}
-        onChange={(e) => {
-          const text = e.target.value.trim();
-          if (/^\d{0,4}$/.test(text)) onChange(text === '' ? null : Number(text));
-        }}
-      />
-    </Field>
-  );
-}
-
-/** Sellers that are never to be used. */
-function Never({ makeUp }: { makeUp: MakeUpTools }) {
-  const { preferences: p, setPreferences, market, plan } = makeUp;
-  const used = new Set(plan?.buys.map((b) => b.seller));
-  const listed = market?.sellers.filter((s) => used.has(s.id) || p.never.has(s.id)) ?? [];
-  if (listed.length === 0) return null;
-  return (
-    <fieldset>
-      <legend className="text-soft text-[12px]">Sellers</legend>
-      {listed.map((s) => (
-        <Check
-          key={s.id}
-          words={`${s.name}, ${s.place}`}
-          on={!p.never.has(s.id)}
-          onChange={(on) => {
-            const never = new Set(p.never);
-            if (on) never.delete(s.id);
-            else never.add(s.id);
-            setPreferences({ ...p, never });
-          }}
-        />
-      ))}
-    </fieldset>
   );
 }

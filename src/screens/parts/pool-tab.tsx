@@ -1,14 +1,16 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { accountOwner, added, changed, placeOf, type Entry } from '@/core/ledger';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import type { PartId } from '@/core/shared/ids';
-import { coloursOfPart, fitPool, type PoolBox } from '@/core/supply';
-import { accountOwner, placeOf, type Entry } from '@/core/ledger';
-import { Field, Input, Select } from '@/ui/field';
+import { fitPool, poolExceptions, poolSetting, type PoolBox } from '@/core/supply';
+import { Check, Field, Input } from '@/ui/field';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { count, pieces } from '@/ui/numbers';
+import { count, modNo, money, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
+import { PoolColours } from './pool-colours';
+import { PoolModels } from './pool-models';
+import { askMarket } from './use-make-up';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {
@@ -19,7 +21,12 @@ export function PoolTab() {
     void version;
     return boxesOf([...bench.records.entry.values()], (id) => bench.records.copy.get(id));
   }, [bench, version]);
-  const boxes = own.map((b) => ({ ...b, copies: Math.max(0, extra.get(b.code) ?? b.copies) }));
+  const prices = useBoxPrices(own);
+  const boxes = own.map((b) => ({
+    ...b,
+    copies: Math.max(0, extra.get(b.code) ?? b.copies),
+    price: prices.get(b.code) ?? null,
+  }));
   const wants = useMemo(() => {
     void version;
     return bench.zones.flatMap((z) =>
@@ -30,12 +37,9 @@ export function PoolTab() {
     );
   }, [bench, version]);
   const report = fitPool(boxes, wants, bench.palette);
-  const parts = [...new Set(boxes.flatMap((b) => b.lots.map((l) => splitElementKey(l.element).part)))].sort();
-  const [part, setPart] = useState<PartId | null>(null);
-  const chosen = part ?? parts[0] ?? null;
   const outside = wants.reduce((s, w) => s + w.qty, 0) - report.used;
   return (
-    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_380px]">
+    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_440px]">
       <section aria-label="Does it fit" tabIndex={0} className="min-h-0 overflow-auto p-4">
         <h1 className="text-[21px] leading-tight">
           {own.length === 0
@@ -44,13 +48,14 @@ export function PoolTab() {
               ? `It fits: ${pieces(report.used)} of ${count(report.held)} are used, and nothing else.`
               : `${pieces(outside)} in ${count(report.short.length)} lots are not in these boxes.`}
         </h1>
-        <p className="text-soft mb-3">
+        <p className="text-soft mb-2">
           As planned, held against the boxes of this build alone.{' '}
           {pieces(report.left.reduce((s, l) => s + l.qty, 0))} would be left over.
         </p>
+        <Bound />
         <div className="mb-4 flex flex-wrap gap-3">
           {boxes.map((b) => (
-            <Field key={b.code} label={`${b.name}, copies`}>
+            <Field key={b.code} label={`${b.name}, copies${b.price ? ` (${money(b.price)} each)` : ''}`}>
               <Input
                 type="number"
                 min={0}
@@ -63,7 +68,7 @@ export function PoolTab() {
             </Field>
           ))}
         </div>
-        <ul>
+        <ul className="mb-5">
           {report.short.map((s) => (
             <li
               key={s.element}
@@ -75,52 +80,102 @@ export function PoolTab() {
                 <span className="text-soft block text-[12px]">{nearWords(s)}</span>
               </span>
               <span className="flex gap-2">
-                {s.near.map((n) => (
+                {[...s.alike, ...s.near].slice(0, 4).map((n) => (
                   <LotGlyph key={n.element} element={n.element} qty={n.left} size={28} />
                 ))}
               </span>
             </li>
           ))}
         </ul>
+        <PoolModels owned={own} wants={wants} />
       </section>
-      <aside
-        aria-label="Colours of a part"
-        tabIndex={0}
-        className="border-rule min-h-0 overflow-auto border-l p-4"
-      >
-        <Field label="In which colours do the boxes have">
-          <Select value={chosen ?? ''} onChange={(e) => setPart(e.target.value as PartId)}>
-            {parts.map((p) => (
-              <option key={p}>{p}</option>
-            ))}
-          </Select>
-        </Field>
-        <ul className="mt-2">
-          {chosen &&
-            coloursOfPart(boxes, chosen).map(({ element, qty }) => (
-              <li key={element} className="border-rule flex min-h-10 items-center gap-3 border-b">
-                <Glyph element={element} size={32} />
-                <span className="flex-1">{splitElementKey(element).colour}</span>
-                <b>{count(qty)}</b>
-              </li>
-            ))}
-        </ul>
-      </aside>
+      <PoolColours boxes={boxes} />
     </div>
   );
 }
 
-/** "one near: 3 left in dove (ΔE 4.1); or one more copy of Night Tram" */
+/** Binding the build to its boxes, and what was taken from elsewhere all the same: exceptions, counted. */
+function Bound() {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  useBench((s) => s.version);
+  const id = poolSetting(bench.build);
+  const old = bench.records.setting.get(id);
+  const bound = old?.values[0] === 1;
+  const exceptions = poolExceptions(bench);
+  const sum = exceptions.reduce((s, e) => s + e.qty, 0);
+  const bind = (on: boolean) => {
+    const values = [on ? 1 : 0];
+    perform({
+      label: on ? 'bind the build to its boxes' : 'let the build take from anywhere',
+      diff: old ? changed('setting', old, { values }) : added('setting', { id, values }),
+    });
+  };
+  return (
+    <div className="mb-3">
+      <Check words="this build uses its own boxes and nothing else" on={bound} onChange={bind} />
+      {bound && (
+        <details>
+          <summary className="min-h-7">
+            {sum === 0
+              ? 'No exception so far.'
+              : `▲ ${count(exceptions.length)} ${exceptions.length === 1 ? 'exception' : 'exceptions'}: ${pieces(sum)} from outside the pool.`}
+          </summary>
+          <ul className="text-soft">
+            {exceptions.map(({ entry, qty }) => {
+              const m = entry.modification ? bench.records.modification.get(entry.modification) : undefined;
+              return (
+                <li key={entry.id}>
+                  {count(qty)} by entry {entry.no}, {entry.state}
+                  {m && (
+                    <>
+                      , <bdi>{`${modNo(m.no)} ${m.title}`}</bdi>
+                    </>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** What one more copy of each box costs, as far as somebody sells it. */
+function useBoxPrices(boxes: readonly PoolBox[]): ReadonlyMap<string, number> {
+  const [prices, setPrices] = useState<ReadonlyMap<string, number>>(new Map());
+  const key = boxes.map((b) => `${b.code} ${b.lots[0]?.element ?? ''}`).join('\n');
+  useEffect(() => {
+    const elements = key
+      .split('\n')
+      .map((line) => line.slice(line.indexOf(' ') + 1))
+      .filter(Boolean) as ElementKey[];
+    if (elements.length === 0) return;
+    const stop = new AbortController();
+    void askMarket(elements, stop.signal).then((answer) => {
+      if (answer && !stop.signal.aborted) setPrices(new Map(answer.boxes.map((b) => [b.code, b.price])));
+    });
+    return () => stop.abort();
+  }, [key]);
+  return prices;
+}
+
+/** "3 left in dove, ΔE 4.1 away; or a plant 2x2 in fern is there; or 1 more copy of Night Tram, £14.20" */
 function nearWords(s: ReturnType<typeof fitPool>['short'][number]): string {
   const near = s.near[0];
   const more = s.more[0];
+  const alike = s.alike[0];
   const parts = [
+    alike ? `${alike.left} ${elementName(alike.element)} ${alike.left === 1 ? 'is' : 'are'} there` : '',
     near
       ? `${near.left} left in ${splitElementKey(near.element).colour}, ΔE ${near.deltaE.toFixed(1)} away`
       : '',
-    more ? `${more.copies} more ${more.copies === 1 ? 'copy' : 'copies'} of ${more.name} would do` : '',
+    more
+      ? `${more.copies} more ${more.copies === 1 ? 'copy' : 'copies'} of ${more.name} would do${more.cost === null ? '' : `, ${money(more.cost)}`}`
+      : '',
   ].filter(Boolean);
-  return parts.length > 0 ? parts.join('; or ') : 'no box of this build has that shape: it is an exception';
+  return parts.length > 0 ? parts.join('; or ') : 'no box of this build has anything like it: an exception';
 }
 
 interface CopyLike {

@@ -94,7 +94,7 @@ function reachWords(f: InReach, today: string): string {
     case 'later':
       return `By ${addDays(today, f.days)}: ${there}. Allow ${f.days} days.`;
     case 'shut out':
-      return `Of sellers you shut out: ${there}.`;
+      return `Of sellers you shut out, or who promise no genuine parts: ${there}.`;
     case 'another parcel':
       return `In a parcel more than you allow: ${there}.`;
     case 'several limits':

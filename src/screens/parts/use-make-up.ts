@@ -6,9 +6,14 @@ import type { ElementKey } from '@/core/parts';
 import { inColour, splitElementKey } from '@/core/parts';
 import {
   boxCredit,
+  joinAnswers,
   poseProblem,
   PREFERENCES,
+  priceListSource,
+  shapesFor,
+  withShapes,
   type MarketAnswer,
+  type MarketSeller,
   type NeedReport,
   type Preferences,
 } from '@/core/supply';
@@ -33,8 +38,14 @@ export function useMakeUp(need: NeedReport) {
   const [plan, setPlan] = useState<MakeUpPlan | null>(null);
   /** What the plan's boxes are credited with: it is paid, and comes back as left-over parts. */
   const [credit, setCredit] = useState(0);
+  /** What was needed when it was asked, and what was posed: other shapes may stand in for some of it. */
+  const [needed, setNeeded] = useState<NeedReport['lots']>([]);
   const [lots, setLots] = useState<NeedReport['lots']>([]);
+  /** Sellers read from price lists. They last as long as the page. */
+  const [lists, setLists] = useState<readonly MarketSeller[]>([]);
+  const [listPostage, setListPostage] = useState(250);
   const stopper = useRef<AbortController | null>(null);
+  const asked = useRef<readonly ElementKey[]>([]);
   const run = useCallback(
     async (wish: Preferences = preferences) => {
       stopper.current?.abort();
@@ -43,27 +54,32 @@ export function useMakeUp(need: NeedReport) {
       setStage('asking');
       setBounds([]);
       setPlan(null);
-      setLots(need.lots);
-      const answer = await askMarket(
-        wantedElements(
-          need,
-          bench.palette.map((c) => c.id),
-        ),
-        mine.signal,
+      setNeeded(need.lots);
+      const wanted = wantedElements(
+        need,
+        bench.palette.map((c) => c.id),
+        wish.shapes,
       );
+      asked.current = wanted;
+      const answer = await askAll(wanted, lists, mine.signal);
       if (mine.signal.aborted) return;
       if (!answer) return setStage('failed');
       setMarket(answer);
       setStage('solving');
-      const problem = poseProblem(need.lots, answer, wish, bench.priceOf);
+      const posed = wish.shapes
+        ? withShapes(need.lots, answer, wish, (id) => bench.records.entry.get(id)?.kind)
+        : need.lots;
+      setLots(posed);
+      const problem = poseProblem(posed, answer, wish, bench.priceOf);
       const found = await solve(problem, seconds, mine.signal, (b) => setBounds((list) => [...list, b]));
       if (stopper.current !== mine) return;
       setCredit(found ? boxCredit(found, problem, answer) : 0);
       setPlan(found);
       setStage(found ? 'done' : 'failed');
     },
-    [bench, need, preferences, seconds],
+    [bench, need, preferences, seconds, lists],
   );
+  const askAgain = useCallback(() => askAll(asked.current, lists, new AbortController().signal), [lists]);
   const stop = useCallback(() => void fetch('/api/make-up', { method: 'DELETE' }), []);
   return {
     preferences,
@@ -76,6 +92,12 @@ export function useMakeUp(need: NeedReport) {
     plan,
     credit,
     lots,
+    needed,
+    lists,
+    setLists,
+    listPostage,
+    setListPostage,
+    askAgain,
     run,
     stop,
     setPlan,
@@ -85,14 +107,27 @@ export function useMakeUp(need: NeedReport) {
 export type MakeUpTools = ReturnType<typeof useMakeUp>;
 
 /** The elements to ask for: the need's, and for hidden parts the same shape in every colour. */
-function wantedElements(need: NeedReport, colours: readonly string[]): ElementKey[] {
+function wantedElements(need: NeedReport, colours: readonly string[], shapes: boolean): ElementKey[] {
   const wanted = new Set<ElementKey>();
   for (const l of need.lots) {
     wanted.add(l.element);
+    if (shapes) for (const s of shapesFor(l.element)) wanted.add(s.element);
     if (l.hidden && !splitElementKey(l.element).print)
       for (const c of colours) wanted.add(inColour(l.element, c as never));
   }
   return [...wanted];
+}
+
+/** The market and every price list, as one answer. */
+async function askAll(
+  elements: readonly ElementKey[],
+  lists: readonly MarketSeller[],
+  signal: AbortSignal,
+): Promise<MarketAnswer | null> {
+  const answer = await askMarket(elements, signal);
+  if (!answer) return null;
+  const listed = await Promise.all(lists.map((l) => priceListSource(l).ask(elements)));
+  return joinAnswers(answer, ...listed);
 }
 
 /** Asks up to four times: the network fails now and then. */

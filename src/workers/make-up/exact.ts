@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import type { Programme } from '@/core/make-up/milp';
+import type { Programme } from '@/core/make-up';
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>;
 let loading: Promise<Highs> | null = null;

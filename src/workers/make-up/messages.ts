@@ -1,5 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
-import type { Compiled, MakeUpPlan, Saved } from '@/core/make-up';
+import type { Compiled, MakeUpPlan, Programme, Saved } from '@/core/make-up';
 
 /**
  * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `trial` tries choices of
@@ -18,10 +18,19 @@ export interface Task {
   readonly port: MessagePort;
 }
 
+/** A programme that is solved as it is, for whoever is not making up parts. */
+export interface ProgrammeTask {
+  readonly role: 'programme';
+  readonly programme: Programme;
+  readonly seconds: number;
+  readonly port: MessagePort;
+}
+
 export type ToThread = { readonly say: 'adopt'; readonly saved: Saved } | { readonly say: 'stop' };
 
 export type FromThread =
   | { readonly say: 'better'; readonly saved: Saved; readonly byHand: MakeUpPlan['byHand'] }
   | { readonly say: 'floor'; readonly floor: number }
   | { readonly say: 'proven' }
+  | { readonly say: 'values'; readonly values: Float64Array | null; readonly optimal: boolean }
   | { readonly say: 'done' };

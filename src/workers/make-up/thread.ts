@@ -6,7 +6,7 @@ import { Solver } from '@/core/make-up/solver';
 import { scoreOf } from '@/core/make-up/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
-import type { FromThread, Task, ToThread } from './messages';
+import type { FromThread, ProgrammeTask, Task, ToThread } from './messages';
 import { floorStepsFor, isShort, searchShare } from './roles';
 import { warmUp } from './warm-up';
 
@@ -160,10 +160,17 @@ async function solve(task: Task): Promise<void> {
   job.tell({ say: 'done' });
 }
 
+async function solveProgramme({ programme, seconds, port }: ProgrammeTask): Promise<void> {
+  const answer = solveExactly(await highs(), programme, { start: null, seconds, gap: 0 });
+  const tell = (message: FromThread) => port.postMessage(message);
+  tell({ say: 'values', values: answer.values, optimal: answer.optimal });
+  tell({ say: 'done' });
+}
+
 let asked = false;
-parentPort?.on('message', (task: Task) => {
+parentPort?.on('message', (task: Task | ProgrammeTask) => {
   asked = true;
-  void solve(task);
+  void (task.role === 'programme' ? solveProgramme(task) : solve(task));
 });
 // Whoever waits already is served first.
 void highs().then(() => asked || warmUp());

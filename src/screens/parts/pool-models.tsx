@@ -1,0 +1,200 @@
+'use client';
+
+import { useState } from 'react';
+import { added, changed, removed, type PoolModel } from '@/core/ledger';
+import { elementName, splitElementKey } from '@/core/parts';
+import { asId, type PoolModelId } from '@/core/shared/ids';
+import { readTypedLot } from '@/core/stores';
+import type { PoolBox, PoolWant } from '@/core/supply';
+import type { CoverAnswer } from '@/server/cover-models';
+import { Button } from '@/ui/button';
+import { Check, Field, Input } from '@/ui/field';
+import { count, money, pieces } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { typedLotWords } from '../words/typed-lot';
+
+/** Several models out of the same boxes: how many copies of which box, at least cost, and which colour each model gets. */
+export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants: readonly PoolWant[] }) {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const [cover, setCover] = useState<CoverAnswer | 'asking' | 'failed' | null>(null);
+  const models = [...bench.records.poolModel.values()].filter((m) => m.build === bench.build);
+  const add = (name: string, musts: PoolModel['musts']) => {
+    const id = asId<PoolModelId>(source().newId());
+    const fresh: PoolModel = { id, build: bench.build, name, musts, colours: [], shares: false };
+    perform({ label: `add model ${name}`, diff: added('poolModel', fresh) });
+    setCover(null);
+  };
+  const ask = async () => {
+    setCover('asking');
+    try {
+      const response = await fetch('/api/cover', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ models, owned: owned.map(({ code, copies }) => ({ code, copies })) }),
+      });
+      const body = (await response.json()) as { ok: boolean; value: CoverAnswer };
+      setCover(body.ok ? body.value : 'failed');
+    } catch {
+      setCover('failed');
+    }
+  };
+  return (
+    <section aria-label="Several models together" className="border-rule border-t pt-3">
+      <h2 className="mb-1">Several models from the same boxes</h2>
+      <p className="text-soft mb-2">
+        Say what each must have. A part without a colour takes the model’s main colour, and no two models get
+        the same unless you let them.
+      </p>
+      <ul>
+        {models.map((m) => (
+          <ModelCard key={m.id} model={m} onChanged={() => setCover(null)} />
+        ))}
+      </ul>
+      <span className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={() => add(`Model ${models.length + 1}`, [])}>Add a model</Button>
+        <Button
+          disabled={wants.length === 0}
+          onClick={() =>
+            add(
+              'This plan',
+              wants.slice(0, 500).map((w) => {
+                const { part, colour } = splitElementKey(w.element);
+                return { part, colour, qty: w.qty };
+              }),
+            )
+          }
+        >
+          Add this build’s plan
+        </Button>
+        <Button
+          look="main"
+          disabled={models.every((m) => m.musts.length === 0) || cover === 'asking'}
+          onClick={() => void ask()}
+        >
+          {cover === 'asking' ? 'Working it out…' : 'Fewest boxes for all'}
+        </Button>
+      </span>
+      <div role="status" className="mt-3">
+        {cover === 'failed' && 'No answer was found in the time. Fewer models or colours make it easier.'}
+        {cover !== null && typeof cover === 'object' && <CoverWords cover={cover} />}
+      </div>
+    </section>
+  );
+}
+
+function CoverWords({ cover }: { cover: CoverAnswer }) {
+  const buys = cover.copies.map((c) => `${count(c.copies)} × ${c.name}`);
+  return (
+    <>
+      <p className="font-semibold">
+        {cover.short.length > 0 && '▲ '}
+        {buys.length === 0
+          ? 'The boxes that are there do.'
+          : `Buy ${buys.join(' and ')}: ${money(cover.cost)} in all.`}{' '}
+        {cover.proven ? 'No cheaper choice covers as much.' : 'The best found in the time.'}
+      </p>
+      <p className="text-soft">
+        {cover.models.map((m) => `${m.name}${m.colour ? ` in ${m.colour}` : ''}`).join('; ')}.{' '}
+        {pieces(cover.left)} left over.
+      </p>
+      {cover.short.length > 0 && (
+        <ul>
+          {cover.short.map((s) => (
+            <li key={s.element}>
+              {count(s.qty)} {elementName(s.element)}: no box for sale gives them
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+const printed = (m: PoolModel['musts'][number]): string =>
+  `${m.qty} ${m.part}${m.colour ? ` ${m.colour}` : ''}`;
+
+function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => void }) {
+  const bench = useBench((s) => s.bench);
+  const perform = useBench((s) => s.perform);
+  const [text, setText] = useState(() => model.musts.map(printed).join('\n'));
+  const [colours, setColours] = useState(() => model.colours.join(', '));
+  const [says, setSays] = useState('');
+  const change = (to: Partial<PoolModel>) => {
+    perform({ label: `change model ${model.name}`, diff: changed('poolModel', model, to) });
+    onChanged();
+  };
+  const keepMusts = () => {
+    const musts: PoolModel['musts'][number][] = [];
+    for (const [i, line] of text.split('\n').entries()) {
+      if (!line.trim()) continue;
+      const read = readTypedLot(line, bench.palette, false);
+      if (!read.ok) return setSays(`Line ${i + 1}: ${typedLotWords(read.reason)}`);
+      musts.push({ part: read.value.part, colour: read.value.colour, qty: read.value.qty });
+    }
+    setSays('');
+    if (JSON.stringify(musts) !== JSON.stringify(model.musts)) change({ musts });
+  };
+  const keepColours = () => {
+    const names = colours
+      .split(/[,;\n]+/)
+      .map((n) => n.trim().toLowerCase().replace(/\s+/g, '-'))
+      .filter(Boolean);
+    const unknown = names.find((n) => !bench.palette.some((c) => c.id === n));
+    if (unknown) return setSays(`“${unknown}” is no colour of the palette.`);
+    setSays('');
+    change({ colours: names as unknown as PoolModel['colours'] });
+  };
+  return (
+    <li className="border-edge mb-2 rounded-md border p-3">
+      <div className="grid gap-3 sm:grid-cols-[1fr_220px]">
+        <Field label={`${model.name}: must have, a line a part`}>
+          <textarea
+            value={text}
+            rows={4}
+            placeholder={'12 brick 1x2\n4 wheel 2x2 soot'}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={keepMusts}
+            className="border-edge bg-sheet rounded-md border px-2 py-1 font-mono"
+          />
+        </Field>
+        <div className="flex flex-col gap-2">
+          <Field label="Name">
+            <Input
+              defaultValue={model.name}
+              maxLength={200}
+              onBlur={(e) => {
+                const name = e.target.value.trim();
+                if (name && name !== model.name) change({ name });
+              }}
+            />
+          </Field>
+          <Field label="Main colours it may have">
+            <Input
+              value={colours}
+              placeholder="any"
+              onChange={(e) => setColours(e.target.value)}
+              onBlur={keepColours}
+            />
+          </Field>
+          <Check
+            words="may share its main colour"
+            on={model.shares}
+            onChange={(shares) => change({ shares })}
+          />
+          <Button
+            onClick={() => {
+              perform({ label: `drop model ${model.name}`, diff: removed('poolModel', model) });
+              onChanged();
+            }}
+          >
+            Drop it
+          </Button>
+        </div>
+      </div>
+      <p role="status">{says}</p>
+    </li>
+  );
+}

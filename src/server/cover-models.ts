@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { recordSchema } from '@/core/formats/record-schemas';
+import { coverProgramme, type Cover, type CoverBox, type CoverModel } from '@/core/supply';
+import type { Handle } from '@/data/database';
+import { solveProgramme } from './make-up-threads';
+import { boxesForSale } from './market';
+
+const SECONDS = 8;
+
+/** What is asked: models, and the boxes that are owned, by code. */
+export const coverSchema = z.strictObject({
+  models: z.array(recordSchema('poolModel')).min(1).max(12),
+  owned: z.array(z.strictObject({ code: z.string().max(200), copies: z.int().min(0).max(1000) })).max(100),
+});
+
+export type CoverAnswer = Cover & {
+  /** False = the best found in the time, not proven to be the cheapest. */
+  readonly proven: boolean;
+  readonly boxes: readonly CoverBox[];
+};
+
+/** Which boxes, at least cost, cover some models together. Null when no answer was found in the time. */
+export async function coverModels(
+  handle: Handle,
+  { models, owned }: z.infer<typeof coverSchema>,
+): Promise<CoverAnswer | null> {
+  const held = new Map(owned.map((o) => [o.code, o.copies]));
+  const boxes = boxesForSale(handle).map((b): CoverBox => ({
+    code: b.code,
+    name: b.name,
+    price: b.price,
+    owned: held.get(b.code) ?? 0,
+    most: b.copies,
+    lots: b.lots,
+  }));
+  const { programme, decode } = coverProgramme(boxes, models as readonly CoverModel[]);
+  const { values, optimal } = await solveProgramme(programme, SECONDS);
+  return values && { ...decode(values), proven: optimal, boxes };
+}
