@@ -32,7 +32,8 @@ import { icebreaker } from './sets/icebreaker';
 import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
-import { GLASSHOUSE_STORY, ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
+import { stockStores } from './stock-stores';
+import { GLASSHOUSE_STORY, ICEBREAKER_LATER, ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
 import { demoStores } from './stores';
 import { surveyFerry, surveyHouse } from './surveys';
 
@@ -80,6 +81,8 @@ export function seedDemo(handle: Handle): void {
   const house = must(takeBoxes({ ...agedHouse(), request: newId() }, context()));
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
   surveyHouse(handle, house.build, newId, clock);
+  tell(handle, ship.build, ICEBREAKER_LATER, newId, clock);
+  stockStores(handle, glass.build, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {

@@ -206,3 +206,13 @@ export const ICEBREAKER_STORY: readonly Step[] = [
     lines: ['+12 tile 1x4 slate plan', '+8 tile 1x2 chalk'],
   },
 ];
+
+/** Planned when the house had its eye on the same parts: both want them, and they will not do for both. */
+export const ICEBREAKER_LATER: readonly Step[] = [
+  {
+    do: 'modification',
+    title: 'Deck rail',
+    zone: 'Helideck',
+    lines: ['+9 fence 1x4 slate, +2 brick 1x4 ash from stores plan'],
+  },
+];

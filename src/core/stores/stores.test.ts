@@ -33,6 +33,7 @@ import {
   keptAt,
   mergeTrays,
   moveStock,
+  openLoans,
   orderOfBuilds,
   proposeTrays,
   putAway,
@@ -125,6 +126,16 @@ describe('counting in, lending, selling, binning', () => {
     expect(entryFault(entry!)).toBeUndefined();
     expect(entry!.movements[0]!.worth).toBe(how === 'sold' ? 7 : null);
     expect(after(rows, [entry!]).at(goneAccount(how), el('brick 1x2', 'ash'))).toBe(4);
+  });
+
+  it('tells what is still out, loan by loan', () => {
+    const [loan] = entriesOf(takeFrom([{ ...rows[0]!, qty: 4 }], 'lent', 'Wren', null, testSource()).diff);
+    const [back] = entriesOf(giveBack(loan!, 3, tray('b'), testSource('x')).diff);
+    const out = (entries: Entry[]) => openLoans(entries).map((l) => [l.id, l.movements[0]!.qty]);
+    expect(out([loan!])).toEqual([[loan!.id, 4]]);
+    expect(out([loan!, back!])).toEqual([[loan!.id, 1]]);
+    const [rest] = entriesOf(giveBack(openLoans([loan!, back!])[0]!, 1, tray('b'), testSource('y')).diff);
+    expect(out([loan!, back!, rest!])).toEqual([]);
   });
 
   it('has back what was lent, in part too, and nothing that was binned', () => {

@@ -1,11 +1,12 @@
 import type { Workbench } from '../bench';
-import { accountOwner, placeOf, type Grade } from '../ledger';
+import { accountOwner, placeOf, type AccountKey, type Grade } from '../ledger';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { EntryId, ModificationId } from '../shared/ids';
 
 /** One thing to get out: so many of an element from a place. */
 export interface PickLine {
   readonly place: 'stores' | 'spares' | 'donor';
+  readonly account: AccountKey;
   /** Tray's name, "spares", or the box. */
   readonly where: string;
   /** Rank of the place along the racks. */
@@ -44,6 +45,7 @@ export function pickList(bench: Workbench, order: PickOrder, only: ModificationI
       if (qty <= 0) continue;
       lines.set(key, {
         place,
+        account: m.from,
         where: tray?.place ? `${where}, ${tray.place}` : where,
         rank: place === 'stores' ? (tray?.position ?? 0) : place === 'spares' ? -1 : 1e6,
         element: m.element,

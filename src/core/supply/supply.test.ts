@@ -364,8 +364,8 @@ describe('a pool of boxes', () => {
 
   it('says in which colours it has a part', () =>
     expect(coloursOfPart(boxes, 'brick 1x2' as PartId)).toEqual([
-      { element: ash, qty: 8 },
-      { element: slate, qty: 6 },
+      { element: ash, qty: 8, from: [{ name: 'Night tram', qty: 8 }] },
+      { element: slate, qty: 6, from: [{ name: 'Night tram', qty: 6 }] },
     ]));
 });
 

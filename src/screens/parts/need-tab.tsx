@@ -8,6 +8,8 @@ import { Glyph } from '@/ui/glyph';
 import { count, modNo, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { list } from '../words/places';
+import { StandInsPanel } from './stand-ins-panel';
+import { WatchPanel } from './watch-panel';
 
 /** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
 export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => void }) {
@@ -50,6 +52,8 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
         tabIndex={0}
         className="border-rule min-h-0 overflow-auto border-l p-4"
       >
+        <StandInsPanel />
+        <WatchPanel />
         {need.runningLow.length > 0 && (
           <section className="mb-5">
             <h2 className="mb-1">Running low</h2>
@@ -92,10 +96,10 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
 }
 
 function headline(need: NeedReport): string {
-  if (need.planned === 0) return 'Nothing is planned that needs parts.';
+  if (need.planned === 0 && need.missing === 0) return 'Nothing is planned that needs parts.';
   if (need.missing === 0) return `Everything planned is at hand or on its way: ${pieces(need.planned)}.`;
   const lots = `${count(need.lots.length)} ${need.lots.length === 1 ? 'lot' : 'lots'}`;
-  return `${pieces(need.missing)} in ${lots} are still missing, of ${count(need.planned)} planned.`;
+  return `${pieces(need.missing)} in ${lots} are still missing, of ${count(need.planned)} planned${need.standIns > 0 ? `; stand-ins keep the place of ${count(need.standIns)}` : ''}.`;
 }
 
 function whereFrom(need: NeedReport): string {
@@ -131,7 +135,8 @@ function LotRow({ lot }: { lot: NeedLot }) {
             const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
             return (
               <li key={`${s.entry}${s.movement}`}>
-                {count(s.qty)} for entry {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
+                {count(s.qty)} {s.movement === null ? 'that a stand-in stands for since' : 'for'} entry{' '}
+                {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
                 {s.zone && <>, {bench.records.zone.get(s.zone)?.name}</>}
               </li>
             );

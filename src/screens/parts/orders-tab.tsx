@@ -1,9 +1,17 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { added, changed, type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, awaited, countOrderIn, type AwaitedLot } from '@/core/supply';
+import {
+  addDays,
+  awaited,
+  countOrderIn,
+  outlookOf,
+  type AwaitedLot,
+  type MarketSeller,
+  type Outlook,
+} from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -11,6 +19,7 @@ import { count, money, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { fateOf } from '@/stand-ins/market';
 import { useBench } from '../common/bench-store';
+import { askMarket } from './use-make-up';
 import { CLOCK_SETTING, useToday } from './use-today';
 
 /** What is on its way, what is late, and counting in what has come. */
@@ -23,6 +32,12 @@ export function OrdersTab() {
   const open = orders.filter((o) => awaited(bench, o).length > 0);
   const arrived = open.filter((o) => isThere(o, today));
   const late = open.filter((o) => !isThere(o, today) && o.due !== '' && o.due < today);
+  const sellers = useSellers();
+  const outlook = (o: Order): Outlook | null => {
+    const seller = sellers.get(o.seller);
+    return seller && o.due !== '' && !isThere(o, today) ? outlookOf(o, seller, today) : null;
+  };
+  const risky = open.filter((o) => o.due >= today && outlook(o)?.risky);
   const moveOn = (days: number) => {
     const old = bench.records.setting.get(CLOCK_SETTING);
     const values = [(old?.values[0] ?? 0) + days];
@@ -38,7 +53,7 @@ export function OrdersTab() {
           <h1 className="text-[21px] leading-tight">
             {orders.length === 0
               ? 'Nothing is on order.'
-              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}.`}
+              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be` : ''}.`}
           </h1>
           <p className="text-soft">
             Today is {today}. The demo’s parcels come by a clock that can be moved on: on time, late, short or
@@ -57,7 +72,7 @@ export function OrdersTab() {
       </div>
       <ul className="flex flex-col gap-3">
         {orders.map((o) => (
-          <OrderCard key={o.id} order={o} today={today} />
+          <OrderCard key={o.id} order={o} today={today} outlook={outlook(o)} />
         ))}
       </ul>
     </section>
@@ -68,7 +83,27 @@ export function OrdersTab() {
 const isThere = (o: Order, today: string): boolean =>
   o.due !== '' && addDays(o.due, fateOf(o.id, undefined).lateDays) <= today;
 
-function OrderCard({ order, today }: { order: Order; today: string }) {
+/** Sellers by name, with how their parcels come. */
+function useSellers(): ReadonlyMap<string, MarketSeller> {
+  const [sellers, setSellers] = useState<ReadonlyMap<string, MarketSeller>>(new Map());
+  useEffect(() => {
+    const stop = new AbortController();
+    void askMarket([], stop.signal).then((answer) => {
+      if (answer && !stop.signal.aborted) setSellers(new Map(answer.sellers.map((s) => [s.name, s])));
+    });
+    return () => stop.abort();
+  }, []);
+  return sellers;
+}
+
+/** "four in five sure by 12 December", or what speaks against its day. */
+function outlookWords(o: Outlook): string {
+  const chance = `${Math.round(o.byDue * 100)} in 100 that it keeps its day`;
+  if (o.sureBy) return `${o.risky ? '▲ ' : ''}${chance}; four in five by ${o.sureBy}`;
+  return `▲ ${chance}; this seller’s parcels are late too often to be sure of any day`;
+}
+
+function OrderCard({ order, today, outlook }: { order: Order; today: string; outlook: Outlook | null }) {
   const bench = useBench((s) => s.bench);
   const lots = awaited(bench, order);
   const there = isThere(order, today);
@@ -90,6 +125,7 @@ function OrderCard({ order, today }: { order: Order; today: string }) {
             {pieces(lots.reduce((s, l) => s + l.qty, 0))} awaited, {money(order.postage)} postage · {state}
           </span>
         </h2>
+        {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
         {lots.length > 0 && !counting && (
           <Button look={there ? 'main' : 'plain'} disabled={!there} onClick={() => setCounting(true)}>
             Count it in

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { elementName } from '@/core/parts';
 import type { ModificationId } from '@/core/shared/ids';
-import { pickList, type PickOrder } from '@/core/supply';
+import { pickList, pickOut, type PickOrder } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -23,7 +23,12 @@ export function PickTab() {
     return pickList(bench, order, only);
   }, [bench, version, order, only]);
   const key = (l: (typeof lines)[number]) => `${l.where} ${l.element} ${l.grade}`;
-  const done = lines.filter((l) => ticked.has(key(l)));
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  // What lies in the spares is in this build's hand: it was picked, or came off it.
+  const inHand = lines.filter((l) => l.place === 'spares');
+  const out = lines.filter((l) => l.place !== 'spares');
+  const shown = [...out, ...inHand];
   const sum = (of: typeof lines) => of.reduce((s, l) => s + l.qty, 0);
   return (
     <section aria-label="Pick list" tabIndex={0} className="h-full overflow-auto p-4 print:overflow-visible">
@@ -31,7 +36,10 @@ export function PickTab() {
         <h1 className="min-w-72 flex-1 text-[21px] leading-tight">
           {lines.length === 0
             ? 'Nothing planned lies in a tray, a box or the spares.'
-            : `${pieces(sum(lines))} to get out, ${pieces(sum(done))} in hand.`}
+            : `${pieces(sum(out))} to get out, ${pieces(sum(inHand))} in hand.`}
+          <span className="text-soft mt-1 block font-sans text-[13px] font-normal">
+            A tick takes the line in hand: it goes to this build’s spares, and no other build counts on it.
+          </span>
         </h1>
         <span className="no-print flex flex-wrap gap-2">
           <Select aria-label="Sorted" value={order} onChange={(e) => setOrder(e.target.value as PickOrder)}>
@@ -55,11 +63,11 @@ export function PickTab() {
         </span>
       </div>
       <ul className="max-w-3xl">
-        {lines.map((l, i) => (
+        {shown.map((l, i) => (
           <li key={key(l)} className="break-inside-avoid">
-            {order === 'tray' && lines[i - 1]?.where !== l.where && (
+            {order === 'tray' && shown[i - 1]?.where !== l.where && (
               <h2 className="border-ink mt-3 border-b pb-1">
-                <bdi>{l.where}</bdi>
+                <bdi>{l.place === 'spares' ? 'In hand' : l.where}</bdi>
               </h2>
             )}
             <label className="border-rule flex min-h-11 items-center gap-3 border-b">
@@ -68,6 +76,7 @@ export function PickTab() {
                 className="accent-ink size-5"
                 checked={ticked.has(key(l))}
                 onChange={(e) => {
+                  if (l.place !== 'spares') return perform(pickOut(bench, l, source()));
                   const next = new Set(ticked);
                   if (e.target.checked) next.add(key(l));
                   else next.delete(key(l));

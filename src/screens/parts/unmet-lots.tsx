@@ -2,6 +2,9 @@
 
 import { useEffect, useState } from 'react';
 import type { MakeUpPlan, ProblemId } from '@/core/make-up';
+import { added } from '@/core/ledger';
+import { asId, type WatchId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
 import { elementName, type ElementKey } from '@/core/parts';
 import { addDays, inReach, othersToAsk, type InReach, type MarketAnswer } from '@/core/supply';
 import { Glyph } from '@/ui/glyph';
@@ -22,6 +25,18 @@ export function UnmetLots({
   readonly today: string;
 }) {
   const palette = useBench((s) => s.bench).palette;
+  const watches = useBench((s) => s.bench.records.watch);
+  useBench((s) => s.version);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const watched = new Set([...watches.values()].map((w) => w.element));
+  const watch = (element: ElementKey, qty: number) => {
+    const { newId, now } = source();
+    perform({
+      label: `watch for ${elementName(element)}`,
+      diff: added('watch', { id: asId<WatchId>(newId()), element, qty, note: '', at: now }),
+    });
+  };
   const [market, setMarket] = useState<MarketAnswer | 'asking' | 'failed'>('asking');
   const open = plan.unmet.map((u) => elementOf(u.lot));
   const key = open.join('\n');
@@ -47,8 +62,18 @@ export function UnmetLots({
             <li key={String(u.lot)} className="border-rule flex min-h-9 gap-2 border-t py-1">
               <Glyph element={element} mark="out" size={30} />
               <div className="min-w-0">
-                <p>
+                <p className="flex flex-wrap items-center gap-3">
                   {u.qty} {elementName(element)}
+                  {watched.has(element) ? (
+                    <span className="text-faint">watched</span>
+                  ) : (
+                    <Button
+                      aria-label={`Watch for ${elementName(element)}`}
+                      onClick={() => watch(element, u.qty)}
+                    >
+                      Watch for it
+                    </Button>
+                  )}
                 </p>
                 {market === 'asking' ? (
                   <p className="text-faint">Asking what could stand in…</p>

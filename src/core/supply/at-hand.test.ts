@@ -1,0 +1,193 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { planWork, type Workbench } from '../bench';
+import {
+  BLANK_INTENT,
+  entryFault,
+  openStandIns,
+  overdrafts,
+  sparesAccount,
+  type Entry,
+  type Intent,
+} from '../ledger';
+import { asId, type WatchId } from '../shared/ids';
+import { did, makeBench, TEST_BUILD, testSource, zoneId } from '../testing/bench';
+import { marketOf, offerOf, sellerOf } from '../testing/market';
+import { el } from '../testing/world';
+import {
+  daysBetween,
+  needOf,
+  outlookOf,
+  pickList,
+  pickOut,
+  poolExceptions,
+  fitPool,
+  standInsOf,
+  swapStandIns,
+  watchedNow,
+} from './index';
+import { PALETTE } from '../colour';
+
+const source = testSource();
+const [amber, dune] = [el('brick 1x2', 'amber'), el('brick 1x2', 'dune')];
+
+const logged = (bench: Workbench, state: 'planned' | 'done', ...intents: Partial<Intent>[]): Workbench => {
+  did(
+    bench,
+    planWork(
+      bench,
+      [
+        {
+          title: 'Wall',
+          zone: zoneId('Wall'),
+          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
+        },
+      ],
+      'log',
+      source,
+    ),
+  );
+  if (state === 'done')
+    bench.apply({
+      added: [],
+      removed: [],
+      changed: bench.entries
+        .filter((e) => e.state === 'planned')
+        .map((from) => ({ type: 'entry' as const, from, to: { ...from, state: 'done' } as Entry })),
+    });
+  return bench;
+};
+
+describe('picking', () => {
+  const bench = () =>
+    logged(
+      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] }, stores: ['9 brick 1x2 amber', '3 tile 2x2 bark'] }),
+      'planned',
+      { on: [{ element: amber, qty: 4 }] },
+      { on: [{ element: amber, qty: 3 }] },
+      { on: [{ element: el('tile 2x2', 'bark'), qty: 2 }] },
+    );
+
+  it('takes a line in hand: it is the build’s, and the plans take it from there', () => {
+    const b = bench();
+    const line = pickList(b, 'tray').find((l) => l.element === amber)!;
+    expect(line).toMatchObject({ place: 'stores', qty: 7 });
+    did(b, pickOut(b, line, source));
+    expect(b.built.balances.at(sparesAccount(TEST_BUILD), amber)).toBe(7);
+    expect(pickList(b, 'tray').find((l) => l.element === amber)).toMatchObject({ place: 'spares', qty: 7 });
+    expect(needOf(b)).toMatchObject({ missing: 0, fromSpares: 7, fromStores: 2 });
+    expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+  });
+
+  it('in any order changes no need, and leaves nothing below zero', () =>
+    fc.assert(
+      fc.property(fc.array(fc.nat(5), { maxLength: 4 }), (turns) => {
+        const b = bench();
+        const before = needOf(b).missing;
+        for (const n of turns) {
+          const lines = pickList(b, 'tray');
+          did(b, pickOut(b, lines[n % lines.length]!, source));
+        }
+        expect(needOf(b).missing).toBe(before);
+        expect(overdrafts(b.built.balances)).toEqual([]);
+      }),
+    ));
+});
+
+describe('stand-ins', () => {
+  const bench = () =>
+    logged(
+      makeBench({
+        zones: { Wall: ['1 tile 2x2 bark'] },
+        stores: ['5 brick 1x2 amber', '3 brick 1x2 dune'],
+      }),
+      'done',
+      { kind: 'stand-in', on: [{ element: amber, qty: 5 }], standsFor: dune },
+    );
+
+  it('are swapped as far as the right part is at hand, and the rest still stand', () => {
+    const b = bench();
+    expect(standInsOf(b)).toMatchObject([{ qty: 5, here: 3, coming: 0 }]);
+    const pieces = b.built.figures({ of: 'build' }).onModel;
+    did(b, swapStandIns(b, standInsOf(b)[0]!, source));
+    expect(standInsOf(b)).toMatchObject([{ qty: 2, here: 0 }]);
+    expect(openStandIns(b.entries)).toMatchObject([{ qty: 2 }]);
+    // The right part in a stand-in's place is neither in nor out.
+    expect(b.built.figures({ of: 'build' }).onModel).toBe(pieces);
+    expect(b.built.balances.at(sparesAccount(TEST_BUILD), amber)).toBe(3);
+    expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+  });
+
+  it('stay as they are while none is at hand', () => {
+    const b = did(bench(), swapStandIns(bench(), standInsOf(bench())[0]!, testSource('other')));
+    expect(
+      swapStandIns(b, { element: amber, standsFor: el('brick 1x2', 'kelp'), qty: 1 }, source).diff.added,
+    ).toEqual([]);
+  });
+});
+
+describe('late orders seen coming', () => {
+  const order = { placedAt: '2026-11-01T10:00:00Z', due: '2026-11-08' };
+  const post = { days: 7, spread: 2, late: 0.1 };
+
+  it('the chance of keeping its day falls as the day comes nearer, and is none after it', () => {
+    const at = (day: string) => outlookOf(order, post, day).byDue;
+    expect(at('2026-11-02')).toBeGreaterThan(at('2026-11-06'));
+    expect(at('2026-11-09')).toBe(0);
+    expect(daysBetween('2026-11-01', '2026-12-01')).toBe(30);
+  });
+
+  it('a seller whose parcels are late too often is never sure, and is told early', () => {
+    const bad = outlookOf(order, { days: 7, spread: 4, late: 0.4 }, '2026-11-02');
+    expect([bad.sureBy, bad.risky]).toEqual([null, true]);
+    const good = outlookOf(order, { days: 5, spread: 1, late: 0.02 }, '2026-11-02');
+    expect(good.risky).toBe(false);
+    expect(good.sureBy! <= '2026-11-08').toBe(true);
+  });
+});
+
+it('the watch list tells what the register and the sellers have of it', () => {
+  const watch = (qty: number) => ({ id: asId<WatchId>(`w${qty}`), element: dune, qty, note: '', at: '' });
+  const market = marketOf(sellerOf('A', [offerOf(dune, 12, 5)]), sellerOf('B', [offerOf(dune, 9, 4)]));
+  const register = { look: () => ({ made: false as const }) };
+  expect(watchedNow([watch(20), watch(9)], register, market, 2026)).toMatchObject([
+    { watch: { qty: 9 }, pieces: 9, price: 9, seller: 'B', isHad: true, made: 'never' },
+    { watch: { qty: 20 }, isHad: false },
+  ]);
+  expect(watchedNow([watch(1)], register, null, 2026)).toMatchObject([{ pieces: 0, price: null }]);
+});
+
+describe('a pool', () => {
+  it('counts what comes from elsewhere than its boxes as exceptions', () => {
+    const b = logged(
+      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] }, stores: ['2 brick 1x2 amber'] }),
+      'planned',
+      { kind: 'remove', off: [{ element: dune, qty: 2 }] },
+      { on: [{ element: dune, qty: 2 }], source: 'spares' },
+      { on: [{ element: amber, qty: 3 }] },
+    );
+    expect(poolExceptions(b).reduce((s, e) => s + e.qty, 0)).toBe(3);
+  });
+
+  it('explains a near miss: another shape of the same room, a near colour, one more copy and its price', () => {
+    const round = el('round brick 1x1', 'kelp');
+    const box = {
+      code: 'T',
+      name: 'Tram',
+      copies: 1,
+      price: 1400,
+      lots: [
+        { element: el('brick 1x1', 'kelp'), qty: 2 },
+        { element: round, qty: 3 },
+        { element: el('brick 1x1', 'fern'), qty: 1 },
+      ],
+    };
+    const [short] = fitPool([box], [{ element: el('brick 1x1', 'kelp'), qty: 3 }], PALETTE).short;
+    expect(short).toMatchObject({
+      short: 1,
+      alike: [{ element: round, left: 3 }],
+      near: [{ element: el('brick 1x1', 'fern'), left: 1 }],
+      more: [{ copies: 1, cost: 1400 }],
+    });
+  });
+});

@@ -1,0 +1,48 @@
+'use client';
+
+import { elementName } from '@/core/parts';
+import { standInsOf, swapStandIns } from '@/core/supply';
+import { Button, Key } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count } from '@/ui/numbers';
+import { useBench } from '../common/bench-store';
+import { useKeys } from '../common/use-keys';
+
+/** Stand-ins that keep a place: each keeps its need open, and one key swaps it once the right part is here. */
+export function StandInsPanel() {
+  const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
+  const perform = useBench((s) => s.perform);
+  const source = useBench((s) => s.source);
+  const all = standInsOf(bench);
+  const ready = all.find((s) => s.here > 0);
+  const swap = (s: (typeof all)[number] | undefined) => s && perform(swapStandIns(bench, s, source()));
+  useKeys([{ key: 's', run: () => swap(ready) }], ready !== undefined);
+  if (all.length === 0) return null;
+  return (
+    <section aria-label="Stand-ins" className="mb-5">
+      <h2 className="mb-1">Stand-ins</h2>
+      <ul>
+        {all.map((s) => (
+          <li
+            key={`${s.element}>${s.standsFor}`}
+            className="border-rule flex items-center gap-2 border-b py-1"
+          >
+            <Glyph element={s.element} mark="stand-in" size={28} label="" />
+            <Glyph element={s.standsFor} size={28} label="" />
+            <span className="min-w-0 flex-1">
+              {count(s.qty)} {elementName(s.element)} for {elementName(s.standsFor)}
+              <span className="text-soft block text-[12px]">
+                {s.here > 0 ? `${count(s.here)} at hand` : 'none at hand'}
+                {s.coming > 0 && `, ${count(s.coming)} on order`}
+              </span>
+            </span>
+            <Button disabled={s.here === 0} onClick={() => swap(s)}>
+              Swap {count(Math.min(s.qty, s.here))} {s === ready && <Key>S</Key>}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
