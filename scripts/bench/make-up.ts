@@ -8,7 +8,10 @@ export async function benchMakeUp(): Promise<void> {
     [20, 10, 1, 'proven, under 1 s'],
     [120, 60, 2, 'within 1.5 % in 2 s'],
     [120, 60, 10, 'within 0.5 % in 10 s'],
+    [400, 200, 1, 'within 8 % in 1 s'],
     [400, 200, 10, 'within 3 % in 10 s'],
+    [1000, 500, 5, 'an answer in 5 s'],
+    [1000, 500, 35, '30 s more improve it by less than 2 %'],
   ] as const) {
     const problem = { ...randomProblem(lots, lots, sellers), maxSellers: null };
     const start = performance.now();

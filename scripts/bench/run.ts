@@ -4,6 +4,7 @@ import { benchColour } from './colour';
 import { benchCore } from './core';
 import { benchMakeUp } from './make-up';
 import { benchScreen } from './screen';
+import { benchSupply } from './supply';
 
 /** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
 console.log(
@@ -11,6 +12,7 @@ console.log(
 );
 benchCore();
 benchColour();
+await benchSupply();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await benchMakeUp();
 await benchScreen();

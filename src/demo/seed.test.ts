@@ -31,6 +31,7 @@ describe('the demo', () => {
       ['Harbour Ferry Skerry', 261],
       ['Icebreaker Northern Reach', 7812],
       ['Night Tram Nine', 179],
+      ['Kitchen Garden', 269],
     ]);
     expect(DEMO_SETS[2]!.lots.length).toBeGreaterThan(1090);
     const known = new Set<string>(PALETTE.map((c) => c.id));

@@ -29,6 +29,7 @@ import type { TakeBoxes } from '../server/take-in-schemas';
 import { demoPrice } from './prices';
 import { harbourFerry } from './sets/harbour-ferry';
 import { icebreaker } from './sets/icebreaker';
+import { kitchenGarden } from './sets/kitchen-garden';
 import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
@@ -37,7 +38,13 @@ import { GLASSHOUSE_STORY, ICEBREAKER_LATER, ICEBREAKER_STORY, LIGHTKEEPERS_STOR
 import { demoStores } from './stores';
 import { surveyFerry, surveyHouse } from './surveys';
 
-export const DEMO_SETS: readonly DemoSet[] = [lightkeepersHouse, harbourFerry, icebreaker, nightTram];
+export const DEMO_SETS: readonly DemoSet[] = [
+  lightkeepersHouse,
+  harbourFerry,
+  icebreaker,
+  nightTram,
+  kitchenGarden,
+];
 
 /** Ways the demo's days pass: the story is dated, so that a fresh demo is the same every time. */
 const FIRST_DAY = Date.UTC(2026, 9, 3, 18, 0, 0);

@@ -91,5 +91,6 @@ export function demoStores(): StoresLot[] {
     lots.push({ element, qty, tray, place, condition: pick(random, ['new', 'used', 'used', 'used', null]) });
     left -= qty;
   }
-  return lots;
+  // Trays are made in the order in which they are first filled.
+  return lots.sort((a, b) => a.tray.localeCompare(b.tray));
 }

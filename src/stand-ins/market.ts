@@ -78,10 +78,11 @@ export function simulatedMarket(options: SimulatedMarketOptions): MarketSource {
     async ask(elements): Promise<MarketAnswer> {
       await options.wait(120 + Math.floor(options.random() * 180));
       if (options.random() < options.failing) throw new MarketFailed('the market did not answer');
+      const asked = elements.map((element) => askedFor(element, options)).filter((a) => a !== null);
       return {
         sellers: sellers.map((s) => ({
           ...s.seller,
-          offers: elements.flatMap((e) => offersOf(s, e, options)),
+          offers: asked.flatMap((e) => offersOf(s, e, options)),
         })),
         boxes: options.boxes,
       };
@@ -126,20 +127,35 @@ function makeSeller(seed: number, i: number): Made {
   };
 }
 
+/** What all sellers go by when an element is asked for: looked up once, not once a seller. */
+interface Asked {
+  readonly element: ElementKey;
+  readonly retired: boolean;
+  readonly known: number;
+  readonly printed: boolean;
+}
+
+/** Null for what was never made: nobody has it. */
+function askedFor(element: ElementKey, options: SimulatedMarketOptions): Asked | null {
+  const made = options.register.look(withoutPrint(element));
+  if (!made.made) return null;
+  return {
+    element,
+    retired: made.to !== null && made.to < options.year,
+    known: options.priceOf(element, grade('new')) ?? usual(element),
+    printed: splitElementKey(element).print !== '',
+  };
+}
+
 function offersOf(
   { seller, breadth, level }: Made,
-  element: ElementKey,
+  { element, retired, known, printed }: Asked,
   options: SimulatedMarketOptions,
 ): MarketOffer[] {
-  const made = options.register.look(withoutPrint(element));
-  if (!made.made) return [];
   const random = seededRandom(hash(`${options.seed} ${seller.id} ${element}`));
-  const retired = made.to !== null && made.to < options.year;
-  const known = options.priceOf(element, grade('new')) ?? usual(element);
   const offers: MarketOffer[] = [];
   for (const g of [grade('new'), grade('used')]) {
-    const has =
-      random() < breadth * (g === 'new' && retired ? 0.25 : 1) * (splitElementKey(element).print ? 0.3 : 1);
+    const has = random() < breadth * (g === 'new' && retired ? 0.25 : 1) * (printed ? 0.3 : 1);
     const asked = Math.max(
       1,
       Math.round(known * level * (g === 'new' ? 1 : 0.62) * (0.8 + 0.45 * random()) * (retired ? 1.4 : 1)),

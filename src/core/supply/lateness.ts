@@ -27,15 +27,16 @@ const GRACE = 3;
 
 /**
  * What to expect of a parcel that has not come yet, from how its seller's parcels come: chances are of its coming given
- * that it has not come until today.
+ * that it has not come until today. Its own day is what the seller said, so his parcels come about that.
  */
 export function outlookOf(order: Pick<Order, 'placedAt' | 'due'>, seller: Post, today: string): Outlook {
   const gone = daysBetween(order.placedAt, today);
   const due = daysBetween(order.placedAt, order.due);
-  const until = chanceWithin(seller, gone);
+  const post = { ...seller, days: Math.max(1, due) };
+  const until = chanceWithin(post, gone);
   const given = (days: number) =>
-    days <= gone ? 0 : Math.max(0, (chanceWithin(seller, days) - until) / Math.max(1e-9, 1 - until));
-  let sure: number | null = daysFor(seller, SURE);
+    days <= gone ? 0 : Math.max(0, (chanceWithin(post, days) - until) / Math.max(1e-9, 1 - until));
+  let sure: number | null = daysFor(post, SURE);
   if (sure !== null && sure <= gone) sure = null;
   return {
     byDue: given(due),

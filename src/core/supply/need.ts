@@ -175,7 +175,7 @@ function runningLow(
   }
   return [...taken]
     .map(([element, n]) => ({ element, taken: n, left: there.get(element) ?? 0 }))
-    .filter((r) => r.left <= 2)
+    .filter((r) => r.taken > 0 && r.left <= 2)
     .sort((a, b) => a.left - b.left || b.taken - a.taken);
 }
 

@@ -10,6 +10,7 @@ import {
   parcelsOf,
   placePlan,
   type MarketAnswer,
+  type MarketBox,
   type NeedReport,
   type Parcel,
 } from '@/core/supply';
@@ -193,6 +194,17 @@ function ByHand({ plan, credit }: { plan: MakeUpPlan; credit: number }) {
   );
 }
 
+/** Pieces of a box that are needed. */
+function usefulIn(box: MarketBox, { lots }: MakeUpTools): number {
+  const wanted = new Map<ElementKey, number>();
+  for (const l of lots) wanted.set(l.element, (wanted.get(l.element) ?? 0) + l.qty);
+  return box.lots.reduce((sum, l) => {
+    const n = Math.min(l.qty, wanted.get(l.element) ?? 0);
+    wanted.set(l.element, (wanted.get(l.element) ?? 0) - n);
+    return sum + n;
+  }, 0);
+}
+
 /** Why a box beats single parts, or does not. */
 function Boxes({ plan, makeUp }: { plan: MakeUpPlan; makeUp: MakeUpTools }) {
   const { market } = makeUp;
@@ -201,14 +213,12 @@ function Boxes({ plan, makeUp }: { plan: MakeUpPlan; makeUp: MakeUpTools }) {
     <ul className="mb-4">
       {market.boxes.map((b) => {
         const copies = plan.donors.find((d) => d.id === boxId(b))?.copies ?? 0;
-        const useful = b.lots
-          .filter((l) => makeUp.lots.some((n) => n.element === l.element))
-          .reduce((s, l) => s + l.qty, 0);
+        const useful = usefulIn(b, makeUp);
         return (
           <li key={boxId(b)}>
             {copies > 0
               ? `${copies} × ${b.name} at ${money(b.price)}: ${count(useful)} of its pieces are needed, and singly they cost more.`
-              : `${b.name} at ${money(b.price)} is not worth it: ${useful > 0 ? `only ${count(useful)} of its pieces are needed` : 'nothing in it is needed'}.`}
+              : `${b.name} at ${money(b.price)} is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
           </li>
         );
       })}
@@ -224,7 +234,8 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
       </h2>
       <p className="text-faint mb-2 text-[12px]">
         {money(p.value)} + {money(p.postage)} postage
-        {p.filler > 0 && ` + ${money(p.filler)} to reach the least order`} · about {addDays(today, p.days)}
+        {p.filler > 0 && ` + ${money(p.filler)} to reach the least order`} ·{' '}
+        <span className="whitespace-nowrap">about {addDays(today, p.days)}</span>
       </p>
       <ul>
         {p.lots.map((l) => (

@@ -53,7 +53,7 @@ export function OrdersTab() {
           <h1 className="text-[21px] leading-tight">
             {orders.length === 0
               ? 'Nothing is on order.'
-              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be` : ''}.`}
+              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
           </h1>
           <p className="text-soft">
             Today is {today}. The demo’s parcels come by a clock that can be moved on: on time, late, short or

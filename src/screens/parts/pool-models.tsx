@@ -78,7 +78,8 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
         </Button>
       </span>
       <div role="status" className="mt-3">
-        {cover === 'failed' && 'No answer was found in the time. Fewer models or colours make it easier.'}
+        {cover === 'failed' &&
+          'There is no answer: either the boxes have fewer colours than there are models that want one of their own, or the time was too short.'}
         {cover !== null && typeof cover === 'object' && <CoverWords cover={cover} />}
       </div>
     </section>

@@ -145,13 +145,10 @@ function Bound() {
 /** What one more copy of each box costs, as far as somebody sells it. */
 function useBoxPrices(boxes: readonly PoolBox[]): ReadonlyMap<string, number> {
   const [prices, setPrices] = useState<ReadonlyMap<string, number>>(new Map());
-  const key = boxes.map((b) => `${b.code} ${b.lots[0]?.element ?? ''}`).join('\n');
+  const key = boxes.flatMap((b) => (b.lots[0] ? [b.lots[0].element] : [])).join('\n');
   useEffect(() => {
-    const elements = key
-      .split('\n')
-      .map((line) => line.slice(line.indexOf(' ') + 1))
-      .filter(Boolean) as ElementKey[];
-    if (elements.length === 0) return;
+    if (!key) return;
+    const elements = key.split('\n') as ElementKey[];
     const stop = new AbortController();
     void askMarket(elements, stop.signal).then((answer) => {
       if (answer && !stop.signal.aborted) setPrices(new Map(answer.boxes.map((b) => [b.code, b.price])));

@@ -45,6 +45,7 @@ export function useMakeUp(need: NeedReport) {
   const [lists, setLists] = useState<readonly MarketSeller[]>([]);
   const [listPostage, setListPostage] = useState(250);
   const stopper = useRef<AbortController | null>(null);
+  const running = useRef<string | null>(null);
   const asked = useRef<readonly ElementKey[]>([]);
   const run = useCallback(
     async (wish: Preferences = preferences) => {
@@ -71,7 +72,14 @@ export function useMakeUp(need: NeedReport) {
         : need.lots;
       setLots(posed);
       const problem = poseProblem(posed, answer, wish, bench.priceOf);
-      const found = await solve(problem, seconds, mine.signal, (b) => setBounds((list) => [...list, b]));
+      running.current = crypto.randomUUID();
+      const found = await solve(
+        problem,
+        seconds,
+        mine.signal,
+        (b) => setBounds((list) => [...list, b]),
+        running.current,
+      );
       if (stopper.current !== mine) return;
       setCredit(found ? boxCredit(found, problem, answer) : 0);
       setPlan(found);
@@ -80,7 +88,9 @@ export function useMakeUp(need: NeedReport) {
     [bench, need, preferences, seconds, lists],
   );
   const askAgain = useCallback(() => askAll(asked.current, lists, new AbortController().signal), [lists]);
-  const stop = useCallback(() => void fetch('/api/make-up', { method: 'DELETE' }), []);
+  const stop = useCallback(() => {
+    if (running.current) void fetch(`/api/make-up?run=${running.current}`, { method: 'DELETE' });
+  }, []);
   return {
     preferences,
     setPreferences,
@@ -157,11 +167,12 @@ export async function solve(
   seconds: number,
   signal: AbortSignal,
   onBound: (bound: Bound) => void,
+  run: string = crypto.randomUUID(),
 ): Promise<MakeUpPlan | null> {
   try {
     const response = await fetch('/api/make-up', {
       method: 'POST',
-      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson', 'x-run': run },
       body: JSON.stringify({ problem, options: { seconds, seed: 1 } }),
       signal,
     });

@@ -3,17 +3,20 @@ import { readJson, refuse } from '@/server/http';
 import { solveMakeUp } from '@/server/solve-make-up';
 
 const MOST_BYTES = 64 * 1024 * 1024;
-const running = new Set<AbortController>();
+/** Solves that are on, by the name that whoever asked gave them. */
+const running = new Map<string, AbortController>();
 
-/** Stops every solve that is on: each answers with the best plan it has. */
-export function DELETE(): Response {
-  running.forEach((r) => r.abort());
-  return Response.json({ ok: true, value: running.size });
+/** Stops the solve called `?run=`: it answers with the best plan it has. */
+export function DELETE(request: Request): Response {
+  const run = running.get(new URL(request.url).searchParams.get('run') ?? '');
+  run?.abort();
+  return Response.json({ ok: true, value: run ? 1 : 0 });
 }
 
 /**
  * Takes a make-up problem and gives the plan: docs/formats/make-up-request.schema.json. With `Accept: application/x-ndjson` a line
- * of progress comes now and then, and the plan is the last line. Closing the connection stops the solve.
+ * of progress comes now and then, and the plan is the last line. Closing the connection stops the solve, and so does
+ * `DELETE ?run=`, with the name given in `x-run`.
  */
 export async function POST(request: Request): Promise<Response> {
   const door = await readJson(request, requestSchema, MOST_BYTES);
@@ -24,7 +27,8 @@ export async function POST(request: Request): Promise<Response> {
   if (!request.headers.get('accept')?.includes('application/x-ndjson'))
     return Response.json(await solveMakeUp(problem, options, { signal: request.signal }));
   const stopper = new AbortController();
-  running.add(stopper);
+  const run = request.headers.get('x-run') ?? crypto.randomUUID();
+  running.set(run, stopper);
   request.signal.addEventListener('abort', () => stopper.abort());
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
@@ -44,7 +48,7 @@ export async function POST(request: Request): Promise<Response> {
           }
         },
       });
-      running.delete(stopper);
+      running.delete(run);
       line({ plan });
       if (open) controller.close();
     },
