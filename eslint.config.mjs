@@ -5,6 +5,7 @@ const config = [
   {
     ignores: [
       '.next/**',
+      '.workers/**',
       'drizzle/**',
       'next-env.d.ts',
       'data/**',

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 export const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
 
@@ -16,6 +16,20 @@ export async function log(page: Page, line: string): Promise<void> {
   await page.locator('#call-line').fill(line);
   await page.keyboard.press('Enter');
   expect((await answered).ok()).toBe(true);
+}
+
+/** Goes to the parts of the build that is open, and to one of their tabs; a page that is still waking up hears no click. */
+export async function openParts(page: Page, tab = 'Need'): Promise<void> {
+  await page.getByRole('link', { name: 'Parts', exact: true }).click();
+  await chooseTab(page.getByRole('navigation', { name: 'Parts of getting parts' }), tab);
+}
+
+export async function chooseTab(tabs: Locator, name: string): Promise<void> {
+  const tab = tabs.getByRole('button', { name });
+  await expect(async () => {
+    await tab.click();
+    await expect(tab).toHaveAttribute('aria-pressed', 'true', { timeout: 1000 });
+  }).toPass();
 }
 
 /** Nothing that axe finds. What is inside a drawn part is paths, which say nothing: the drawing itself is looked at. */

@@ -48,38 +48,38 @@ export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
     <PaletteProvider palette={palette}>
       <div className="flex h-dvh flex-col">
         <AppHeader screen="Stores" />
-        <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
-          <div className="min-w-64 flex-1">
-            <h1 className="text-[24px] leading-tight">
-              {total === 0
-                ? 'Nothing is in the stores yet.'
-                : `${pieces(total)} in ${stores.trays.length} ${stores.trays.length === 1 ? 'tray' : 'trays'}, worth ${money(worth)}.`}
-            </h1>
-            <p className="text-soft mt-1">
-              {tight.length === 0
-                ? 'Your own parts. Every build takes from them, after its own spares.'
-                : `${count(tight.length)} ${tight.length === 1 ? 'element is' : 'elements are'} wanted by several builds and will not do for all.`}
-            </p>
-          </div>
-          <TurnButtons turns={stores.turns} turn={acts.turn} />
-          <Link href="/bring-in?for=stores" className={buttonClass()}>
-            Bring a list in
-          </Link>
-        </div>
-        <p role="status" className="px-4 font-medium">
-          {acts.says}
-        </p>
-        <Tabs
-          label="Parts of the stores"
-          chosen={part}
-          onChoose={setPart}
-          tabs={[
-            { name: 'trays', words: 'Trays', keys: 'Alt 1', aside: count(stores.trays.length) },
-            { name: 'wanted', words: 'Wanted by builds', keys: 'Alt 2', aside: count(contests.length) },
-            { name: 'lent', words: 'Lent out', keys: 'Alt 3' },
-          ]}
-        />
         <main className="flex min-h-0 flex-1 flex-col">
+          <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
+            <div className="min-w-64 flex-1">
+              <h1 className="text-[24px] leading-tight">
+                {total === 0
+                  ? 'Nothing is in the stores yet.'
+                  : `${pieces(total)} in ${stores.trays.length} ${stores.trays.length === 1 ? 'tray' : 'trays'}, worth ${money(worth)}.`}
+              </h1>
+              <p className="text-soft mt-1">
+                {tight.length === 0
+                  ? 'Your own parts. Every build takes from them, after its own spares.'
+                  : `${count(tight.length)} ${tight.length === 1 ? 'element is' : 'elements are'} wanted by several builds and will not do for all.`}
+              </p>
+            </div>
+            <TurnButtons turns={stores.turns} turn={acts.turn} />
+            <Link href="/bring-in?for=stores" className={buttonClass()}>
+              Bring a list in
+            </Link>
+          </div>
+          <p role="status" className="px-4 font-medium">
+            {acts.says}
+          </p>
+          <Tabs
+            label="Parts of the stores"
+            chosen={part}
+            onChoose={setPart}
+            tabs={[
+              { name: 'trays', words: 'Trays', keys: 'Alt 1', aside: count(stores.trays.length) },
+              { name: 'wanted', words: 'Wanted by builds', keys: 'Alt 2', aside: count(contests.length) },
+              { name: 'lent', words: 'Lent out', keys: 'Alt 3' },
+            ]}
+          />
           {part === 'trays' && <TraysTab stores={stores} acts={acts} palette={palette} />}
           {part === 'wanted' && <WantedTab stores={stores} acts={acts} contests={contests} />}
           {part === 'lent' && <LentTab stores={stores} acts={acts} />}

@@ -1,0 +1,126 @@
+import { expect, test } from '@playwright/test';
+import { chooseTab, isAccessible, log, makeBuild, openBuild, openParts, startModification } from './helpers';
+
+test('parts are counted in, found, moved, merged, lent and had back; undo takes it back', async ({
+  page,
+}) => {
+  test.slow();
+  await page.goto('/stores');
+  for (const name of ['Y1', 'Y2']) {
+    await page.getByLabel('Name of a new tray').fill(name);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
+  }
+  await page.getByRole('button', { name: /^Y1/ }).click();
+  await page.getByLabel('How many of what').fill('9 brick 6x6 plum');
+  await expect(page.getByRole('form', { name: 'Count parts in' })).toContainText('9 brick 6x6 plum, used');
+  await page.getByLabel('How many of what').press('Enter');
+  await expect(page.getByRole('button', { name: /^Y1/ })).toContainText('9');
+  await page.getByLabel('How many of what').fill('9 brick 6x6');
+  await expect(page.getByText('Say in which colour')).toBeVisible();
+  await page.getByLabel('Find a part in the stores').fill('6 x 6 plu');
+  await page.getByRole('button', { name: /brick 6x6 plum/ }).click();
+  await expect(page.getByRole('heading', { name: '9 pieces chosen' })).toBeVisible();
+  await isAccessible(page);
+  await page.getByLabel('Pieces of brick 6x6 plum used').fill('5');
+  await page.getByLabel('Move to tray').selectOption({ label: 'Y2 ' });
+  await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('5');
+  await page.getByRole('button', { name: /brick 6x6 plum/ }).click();
+  await page.getByLabel('To whom, why, or a name').fill('Finch');
+  await page.getByRole('button', { name: 'Lend' }).click();
+  await expect(page.getByRole('button', { name: /^Y1/ })).toContainText('0');
+  await page.keyboard.press('Alt+3');
+  const loan = page.getByRole('listitem').filter({ hasText: 'Finch' });
+  await expect(loan).toBeVisible();
+  await isAccessible(page);
+  await loan.getByLabel('Into tray').selectOption({ label: 'Y2' });
+  await loan.getByRole('button', { name: 'Have it back' }).click();
+  await expect(loan).toBeHidden();
+  await page.keyboard.press('Alt+1');
+  await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('9');
+  await page.getByRole('button', { name: /^Y2/ }).click();
+  await page.getByLabel('Merge this tray into').selectOption({ label: 'Y1' });
+  await expect(page.getByRole('button', { name: /^Y2/ })).toBeHidden();
+  await page.getByRole('button', { name: /^Undo: merge Y2 into Y1/ }).click();
+  await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('9');
+});
+
+test('two builds want the same parts: the one that comes first has them', async ({ page }) => {
+  await page.goto('/stores');
+  await chooseTab(page.getByRole('navigation', { name: 'Parts of the stores' }), 'Wanted by builds');
+  const rail = page.getByRole('listitem').filter({ hasText: 'fence 1x4 slate' });
+  await expect(rail).toContainText('Northern Reach 9 of 9');
+  await expect(rail).toContainText('Lightkeeper');
+  await expect(rail).toContainText('8 of 17');
+  await isAccessible(page);
+  const order = page.getByRole('region', { name: 'Order of builds' });
+  // The fourth of the demo's builds comes to the top, a place at a time.
+  for (const place of [2, 1, 0]) {
+    await page.getByRole('button', { name: "Lightkeeper's House earlier" }).click();
+    await expect(order.getByRole('listitem').nth(place)).toContainText("Lightkeeper's House");
+  }
+  await expect(rail).toContainText('17 of 17');
+  await expect(rail).toContainText('0 of 9');
+});
+
+test('spares go to trays in one step, each where its like lies; a picked part is the build’s own', async ({
+  page,
+}) => {
+  test.slow();
+  await makeBuild(page, 'Putting away', 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t60\tWall\n');
+  await startModification(page, 'Thin it out');
+  await log(page, '-20 brick 1x2 ash');
+  await log(page, '+2 arch 1x4 amber plan');
+  await openParts(page, 'Pick list');
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toContainText('2 pieces to get out');
+  await page.getByRole('checkbox').first().check();
+  await expect(heading).toContainText('0 pieces to get out, 2 pieces in hand');
+  await page.keyboard.press('Alt+5');
+  // What a plan takes stays; the rest goes where its like lies.
+  await expect(heading).toContainText('20 pieces in 1 lots go to 1 trays');
+  await isAccessible(page);
+  await page.keyboard.press('p');
+  await expect(heading).toContainText('No spares to put away');
+  await page.keyboard.press('Control+z');
+  await expect(heading).toContainText('20 pieces');
+});
+
+test('a build bound to its boxes counts exceptions, and several models are covered at least cost', async ({
+  page,
+}) => {
+  test.slow();
+  await openBuild(page, /Glasshouse/);
+  await openParts(page, 'Only these boxes');
+  await expect(page.getByText(/exceptions?: 8 pieces from outside/)).toBeVisible();
+  await expect(page.getByText(/1 more copy of Night Tram Nine would do, £/)).toBeVisible();
+  await page.getByLabel('Find a part in the boxes').fill('brick 1x4');
+  await expect(page.getByRole('row', { name: /brick 1x4/ })).toContainText('16');
+  await page.getByRole('button', { name: 'Fewest boxes for all' }).click();
+  const models = page.getByRole('region', { name: 'Several models together' });
+  await expect(models).toContainText('No cheaper choice covers as much', { timeout: 60_000 });
+  await expect(models).toContainText(/Potting shed in \w+; Cold frame in \w+/);
+  await isAccessible(page);
+});
+
+test('a stand-in is swapped by one key once the right part is here; a part is watched for', async ({
+  page,
+}) => {
+  test.slow();
+  await openBuild(page, /Lightkeeper's House/);
+  await openParts(page);
+  const standIns = page.getByRole('region', { name: 'Stand-ins' });
+  await expect(standIns).toContainText('5 brick 1x2 amber for brick 1x2 dune');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('s');
+  await expect(standIns).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(standIns).toBeVisible();
+  const watch = page.getByRole('region', { name: 'Watch list' });
+  await watch.getByLabel('Watch for').fill('3 tile 2x2 nowhere');
+  await watch.getByLabel('Watch for').press('Enter');
+  await expect(watch).toContainText('Say in which colour');
+  await watch.getByLabel('Watch for').fill('3 plate 2x4 soot');
+  await watch.getByLabel('Watch for').press('Enter');
+  await expect(watch).toContainText(/3 plate 2x4 soot[\s\S]*for sale, from £/);
+});
