@@ -2,7 +2,7 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: './src/data/schema.ts',
+  schema: './src/data/schema/index.ts',
   out: './drizzle',
   casing: 'snake_case',
 });

@@ -87,7 +87,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 20_000 });
     },
   },
-  { name: 'stores', path: '/stores' },
+  { name: 'need', build: HOUSE, path: '/parts' },
+  { name: 'put-away', build: HOUSE, path: '/parts', act: (page) => page.keyboard.press('Alt+5') },
+  { name: 'pool', build: /Glasshouse/, path: '/parts', act: (page) => page.keyboard.press('Alt+6') },
+  {
+    name: 'stores',
+    path: '/stores',
+    act: async (page) => void (await page.getByRole('button', { name: /arch 1x4 kelp/ }).click()),
+  },
   { name: 'prices', path: '/prices' },
   {
     name: 'tally',
@@ -110,7 +117,8 @@ for (const shot of SHOTS) {
   }
   await page.waitForTimeout(600);
   await shot.act?.(page);
-  await page.waitForTimeout(500);
+  // What the sellers say takes a moment.
+  await page.waitForTimeout(shot.path === '/parts' ? 1500 : 500);
   await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });
   await page.close();
 }

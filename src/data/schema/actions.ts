@@ -1,0 +1,28 @@
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/* Everything anyone did. */
+
+/** Everything anyone did. `position` orders the undo list of a scope; it is the revision of the last do, undo or redo. */
+export const actions = sqliteTable(
+  'actions',
+  {
+    id: text().primaryKey(),
+    scope: text().notNull(),
+    label: text().notNull(),
+    diff: text({ mode: 'json' }).notNull(),
+    state: text().notNull(),
+    position: integer().notNull(),
+    at: text().notNull(),
+  },
+  (t) => [index('actions_scope').on(t.scope, t.state, t.position)],
+);
+
+/** One row for each do, undo and redo, in order: what another window has to catch up with. */
+export const changes = sqliteTable('changes', {
+  revision: integer().primaryKey({ autoIncrement: true }),
+  request: text().notNull().unique(),
+  action: text()
+    .notNull()
+    .references(() => actions.id),
+  direction: text().notNull(),
+});

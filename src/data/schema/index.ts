@@ -1,0 +1,6 @@
+export * from './builds';
+export * from './stock';
+export * from './survey';
+export * from './ledger';
+export * from './catalogue';
+export * from './actions';
