@@ -61,6 +61,13 @@ test('two builds want the same parts: the one that comes first has them', async 
   }
   await expect(rail).toContainText('17 of 17');
   await expect(rail).toContainText('0 of 9');
+  const all = page.getByRole('region', { name: 'What all builds lack' });
+  await all.getByRole('button', { name: 'Work it out' }).click();
+  await expect(all).toContainText(/pieces in \d+ lots are lacking in all/, { timeout: 60_000 });
+  await expect(all.getByRole('listitem').filter({ hasText: 'fence 1x4 slate' })).toContainText(
+    '9 for Northern Reach',
+  );
+  await isAccessible(page);
 });
 
 test('spares go to trays in one step, each where its like lies; a picked part is the build’s own', async ({

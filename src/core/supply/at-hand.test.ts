@@ -6,21 +6,30 @@ import {
   entryFault,
   openStandIns,
   overdrafts,
+  modelAccount,
   sparesAccount,
+  storesAccount,
+  type AccountKey,
   type Entry,
   type Intent,
 } from '../ledger';
+import { solveBySteps } from '../make-up';
 import { asId, type WatchId } from '../shared/ids';
-import { did, makeBench, TEST_BUILD, testSource, zoneId } from '../testing/bench';
+import { did, makeBench, TEST_BUILD, TEST_TRAY, testSource, zoneId } from '../testing/bench';
 import { marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
+  awaited,
+  countOrderIn,
   daysBetween,
   needOf,
   outlookOf,
   pickList,
   pickOut,
+  placePlan,
   poolExceptions,
+  poseProblem,
+  PREFERENCES,
   fitPool,
   standInsOf,
   swapStandIns,
@@ -124,6 +133,61 @@ describe('stand-ins', () => {
       swapStandIns(b, { element: amber, standsFor: el('brick 1x2', 'kelp'), qty: 1 }, source).diff.added,
     ).toEqual([]);
   });
+});
+
+describe('counting a parcel in', () => {
+  const ordered = () => {
+    const b = logged(
+      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] } }),
+      'planned',
+      { kind: 'recolour', off: [{ element: dune, qty: 4 }], on: [{ element: amber, qty: 4 }] },
+      { on: [{ element: amber, qty: 3 }] },
+    );
+    const market = marketOf(sellerOf('A', [offerOf(amber, 9, 50, { multiple: 10, minQty: 10 })]));
+    const { lots } = needOf(b);
+    const plan = solveBySteps(
+      poseProblem(lots, market, PREFERENCES, () => 5),
+      1,
+      50,
+    );
+    did(
+      b,
+      placePlan(b, lots, plan, market, () => 1, '2026-11-25', source),
+    );
+    return { b, order: [...b.records.order.values()][0]! };
+  };
+
+  it('goes straight onto the model where an entry has all it needs, and the rest to a tray', () => {
+    const { b, order } = ordered();
+    expect(awaited(b, order)).toMatchObject([{ qty: 10 }]);
+    did(
+      b,
+      countOrderIn(b, order, (l) => l.qty, source, { straightOn: true, rest: TEST_TRAY }),
+    );
+    expect(b.entries.filter((e) => e.state === 'planned')).toEqual([]);
+    expect(b.built.balances.at(storesAccount(TEST_TRAY), amber)).toBe(3);
+    expect(b.built.balances.at(modelAccount(zoneId('Wall')), amber)).toBe(7);
+    expect(overdrafts(b.built.balances)).toEqual([]);
+  });
+
+  it('keeps planned what lacks some, and needs again what did not come', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 10 }), fc.boolean(), (came, straightOn) => {
+        const { b, order } = ordered();
+        did(
+          b,
+          countOrderIn(b, order, () => came, source, { straightOn, rest: TEST_TRAY }),
+        );
+        expect(awaited(b, order)).toEqual([]);
+        expect(needOf(b).missing).toBe(Math.max(0, 7 - came));
+        expect(overdrafts(b.built.balances)).toEqual([]);
+        expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+        const at = (a: AccountKey) => b.built.balances.at(a, amber);
+        const kept =
+          at(sparesAccount(TEST_BUILD)) + at(storesAccount(TEST_TRAY)) + at(modelAccount(zoneId('Wall')));
+        expect(kept).toBe(came);
+      }),
+    ));
 });
 
 describe('late orders seen coming', () => {

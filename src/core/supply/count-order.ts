@@ -7,7 +7,9 @@ import {
   joinDiffs,
   orderAccount,
   OUTSIDE,
+  placeOf,
   sparesAccount,
+  storesAccount,
   type AccountKey,
   type Diff,
   type Entry,
@@ -16,7 +18,7 @@ import {
   type Order,
 } from '../ledger';
 import type { ElementKey } from '../parts';
-import { asId, type EntryId } from '../shared/ids';
+import { asId, type EntryId, type TrayId } from '../shared/ids';
 
 /** What waits at an order. */
 export interface AwaitedLot {
@@ -33,26 +35,59 @@ export const awaited = (bench: Workbench, order: Order): AwaitedLot[] => {
     .map(({ element, grade, qty }) => ({ element, grade, qty }));
 };
 
+/** Where the pieces of a parcel go. */
+export interface ParcelGoal {
+  /** True = entries that have all their pieces by it are placed at once, straight onto the model. */
+  readonly straightOn: boolean;
+  /** Where goes what no plan waits for; null = to the build's spares. */
+  readonly rest: TrayId | null;
+}
+
 /**
- * Counts a parcel in: what came goes to the spares, and the planned entries that wait for it take it from there. What did
- * not come, or came wrong, is claimed: it leaves the order as missing, and the plans need it again.
+ * Counts a parcel in: what plans wait for goes to the spares, and they take it from there, or straight onto the model;
+ * what no plan waits for goes to the spares or to a tray. What did not come, or came wrong, is claimed: it leaves the order
+ * as missing, and the plans need it again.
  */
 export function countOrderIn(
   bench: Workbench,
   order: Order,
   came: (lot: AwaitedLot) => number,
   source: Source,
+  goal: ParcelGoal = { straightOn: false, rest: null },
 ): Command {
   const at = orderAccount(order.id);
   const spares = sparesAccount(bench.build);
   const there = awaited(bench, order).map((l) => ({ ...l, came: Math.max(0, Math.min(l.qty, came(l))) }));
-  const left = new Map(there.map((l) => [`${l.element}|${l.grade}`, l.came]));
+  const left = new Map(there.map((l) => [keyOf(l), l.came]));
+  const [placed, kept] = [new Map<string, number>(), new Map<string, number>()];
+  const diffs: Diff[] = [];
+  for (const e of bench.entries) {
+    if (e.state !== 'planned' || !e.movements.some((m) => m.from === at)) continue;
+    const next = e.movements.flatMap((m): Movement[] => {
+      if (m.from !== at) return [m];
+      const n = Math.min(m.qty, left.get(keyOf(m)) ?? 0);
+      count(left, keyOf(m), -n);
+      const got = n > 0 ? [{ ...m, qty: n }] : [];
+      return n < m.qty ? [...got, { ...m, qty: m.qty - n, from: OUTSIDE }] : got;
+    });
+    const whole = goal.straightOn && e.whatIf === null && next.every((m) => m.from === at || isOff(m));
+    const movements = whole ? next : next.map((m) => (m.from === at ? { ...m, from: spares } : m));
+    for (const m of next) if (m.from === at) count(whole ? placed : kept, keyOf(m), m.qty);
+    diffs.push(changed('entry', e, { movements, order: null, ...(whole ? { state: 'done' as const } : {}) }));
+  }
+  const rest = goal.rest ? storesAccount(goal.rest) : spares;
   const movements = there.flatMap((l): Movement[] => {
     const move = (qty: number, to: AccountKey): Movement[] =>
       qty > 0 ? [{ element: l.element, grade: l.grade, qty, from: at, to, worth: null }] : [];
-    return [...move(l.came, spares), ...move(l.qty - l.came, goneAccount('missing'))];
+    const waited = kept.get(keyOf(l)) ?? 0;
+    const over = l.came - waited - (placed.get(keyOf(l)) ?? 0);
+    const toSpares = rest === spares ? waited + over : waited;
+    return [
+      ...move(toSpares, spares),
+      ...(rest === spares ? [] : move(over, rest)),
+      ...move(l.qty - l.came, goneAccount('missing')),
+    ];
   });
-  const diffs: Diff[] = [];
   if (movements.length > 0) {
     const entry: Entry = {
       ...BLANK_ENTRY,
@@ -65,19 +100,13 @@ export function countOrderIn(
       loggedAt: source.now,
       movements,
     };
-    diffs.push(added('entry', entry));
-  }
-  for (const e of bench.entries) {
-    if (e.state !== 'planned' || !e.movements.some((m) => m.from === at)) continue;
-    const next = e.movements.flatMap((m): Movement[] => {
-      if (m.from !== at) return [m];
-      const key = `${m.element}|${m.grade}`;
-      const n = Math.min(m.qty, left.get(key) ?? 0);
-      left.set(key, (left.get(key) ?? 0) - n);
-      const got = n > 0 ? [{ ...m, qty: n, from: spares }] : [];
-      return n < m.qty ? [...got, { ...m, qty: m.qty - n, from: OUTSIDE }] : got;
-    });
-    diffs.push(changed('entry', e, { movements: next, order: null }));
+    diffs.unshift(added('entry', entry));
   }
   return { label: `count in from ${order.seller}`, diff: joinDiffs(...diffs) };
 }
+
+const keyOf = (l: Pick<Movement, 'element' | 'grade'>): string => `${l.element}|${l.grade}`;
+const isOff = (m: Movement): boolean => placeOf(m.from) === 'model';
+const count = (sums: Map<string, number>, key: string, n: number): void => {
+  sums.set(key, (sums.get(key) ?? 0) + n);
+};

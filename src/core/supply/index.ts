@@ -17,7 +17,7 @@ export type { Preferences } from './pose';
 export { addDays, parcelsOf, placePlan } from './place-plan';
 export type { Parcel } from './place-plan';
 export { awaited, countOrderIn } from './count-order';
-export type { AwaitedLot } from './count-order';
+export type { AwaitedLot, ParcelGoal } from './count-order';
 export { pickOut } from './pick-out';
 export { standInsOf, swapStandIns } from './stand-ins';
 export type { StandInState } from './stand-ins';

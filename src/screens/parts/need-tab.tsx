@@ -15,12 +15,13 @@ import { WatchPanel } from './watch-panel';
 export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => void }) {
   const bench = useBench((s) => s.bench);
   const [by, setBy] = useState<'zone' | 'modification' | 'family'>('modification');
-  const groups = needBy(need.lots, (lot, s) => {
+  const nameOf = (lot: NeedLot, s: NeedLot['sources'][number]): string => {
     if (by === 'family') return familyOf(lot);
     if (by === 'zone') return s.zone ? (bench.records.zone.get(s.zone)?.name ?? '') : 'no zone';
     const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
     return m ? `${modNo(m.no)} ${m.title}` : 'no modification';
-  });
+  };
+  const groups = needBy(need.lots, nameOf);
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_360px]">
       <section aria-label="Lots still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
@@ -84,9 +85,25 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
         </div>
         <ul>
           {groups.map(([name, n]) => (
-            <li key={name} className="border-rule flex min-h-9 items-center gap-2 border-b">
-              <bdi className="min-w-0 flex-1 truncate">{name}</bdi>
-              <b>{count(n)}</b>
+            <li key={name} className="border-rule border-b">
+              <details>
+                <summary className="flex min-h-9 items-center gap-2">
+                  <bdi className="min-w-0 flex-1 truncate">{name}</bdi>
+                  <b>{count(n)}</b>
+                </summary>
+                <ul className="text-soft pb-2 pl-3">
+                  {need.lots.flatMap((lot) =>
+                    lot.sources
+                      .filter((s) => nameOf(lot, s) === name)
+                      .map((s) => (
+                        <li key={`${lot.element}${lot.hidden}${s.entry}${s.movement}`}>
+                          {count(s.qty)} {elementName(lot.element)}, entry{' '}
+                          {bench.records.entry.get(s.entry)?.no}
+                        </li>
+                      )),
+                  )}
+                </ul>
+              </details>
             </li>
           ))}
         </ul>

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import { added, changed, type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
+import type { TrayId } from '@/core/shared/ids';
 import {
   addDays,
   awaited,
@@ -13,7 +14,7 @@ import {
   type Outlook,
 } from '@/core/supply';
 import { Button } from '@/ui/button';
-import { Input } from '@/ui/field';
+import { Check, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
@@ -172,13 +173,15 @@ function CountForm({
         }),
       ),
   );
+  const [straightOn, setStraightOn] = useState(false);
+  const [rest, setRest] = useState<TrayId | null>(null);
   const lack = lots.reduce((s, l) => s + l.qty - (came.get(key(l)) ?? 0), 0);
   return (
     <form
       className="mt-2"
       onSubmit={(e) => {
         e.preventDefault();
-        perform(countOrderIn(bench, order, (l) => came.get(key(l)) ?? 0, source()));
+        perform(countOrderIn(bench, order, (l) => came.get(key(l)) ?? 0, source(), { straightOn, rest }));
         onDone();
       }}
     >
@@ -219,11 +222,27 @@ function CountForm({
           );
         })}
       </ul>
-      <div className="mt-2 flex items-center justify-end gap-3">
+      <div className="mt-2 flex flex-wrap items-center justify-end gap-3">
+        <Check
+          words="straight onto the model where an entry has all it needs"
+          on={straightOn}
+          onChange={setStraightOn}
+        />
+        <label className="flex items-center gap-2">
+          what no plan waits for
+          <Select value={rest ?? ''} onChange={(e) => setRest((e.target.value || null) as TrayId | null)}>
+            <option value="">stays in the spares</option>
+            {[...bench.records.tray.values()].map((t) => (
+              <option key={t.id} value={t.id}>
+                to tray {t.name}
+              </option>
+            ))}
+          </Select>
+        </label>
         {lack > 0 && <span>{pieces(lack)} to claim: the plans need them again.</span>}
         <Button onClick={onDone}>Not now</Button>
         <Button look="main" type="submit">
-          To the spares
+          {straightOn ? 'Straight on, the rest to the spares' : 'To the spares'}
         </Button>
       </div>
     </form>

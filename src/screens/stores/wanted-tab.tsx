@@ -9,6 +9,7 @@ import type { StoresSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, pieces } from '@/ui/numbers';
+import { AllNeeds } from './all-needs';
 import type { StoresActs } from './stores-bar';
 
 /** What builds have planned to take from the stores, and who gets what does not do for all. */
@@ -93,6 +94,7 @@ export function WantedTab({
             </li>
           ))}
         </ul>
+        <AllNeeds />
       </section>
     </div>
   );
