@@ -9,6 +9,7 @@ import {
   modelAccount,
   RECORD_TYPES,
   removed,
+  type AccountKey,
   type Diff,
   type RecordType,
 } from '@/core/ledger';
@@ -20,7 +21,11 @@ import {
   type CountLineId,
   type ExposureId,
   type FindingId,
+  type KeptId,
+  type PartId,
+  type PoolModelId,
   type ReadingId,
+  type WatchId,
   type WhiteningId,
   type WhatIfId,
   type ZoneId,
@@ -122,6 +127,27 @@ const SURVEY: Diff = joinDiffs(
   }),
   added('madeIn', { id: ELEMENT, element: ELEMENT, from: 1999, to: null }),
   added('setting', { id: 'fading', values: [1, 2, 3, 4] }),
+  added('watch', {
+    id: asId<WatchId>('w'),
+    element: ELEMENT,
+    qty: 3,
+    note: 'for the roof',
+    at: '2026-11-25',
+  }),
+  added('kept', {
+    id: asId<KeptId>('k'),
+    name: 'Lamp table',
+    account: 'stores:t' as AccountKey,
+    lots: [{ element: ELEMENT, qty: 2 }],
+  }),
+  added('poolModel', {
+    id: asId<PoolModelId>('p'),
+    build: BUILD,
+    name: 'Hut',
+    musts: [{ part: asId<PartId>('brick 1x2'), colour: null, qty: 4 }],
+    colours: [asId<ColourId>('ash')],
+    shares: true,
+  }),
 );
 
 /** One record of every type, parents first. */

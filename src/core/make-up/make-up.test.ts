@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { faultsOf, randomProblem } from '../testing/make-up';
 import { highs, solveExactly } from '@/workers/make-up/exact';
+import { addSellers } from './add-sellers';
 import { cheapestEach, fewestSellers } from './by-hand';
 import { compile } from './compile';
 import {
@@ -145,6 +146,56 @@ describe('a plan', () => {
     });
     expect(solveBySteps(one(350), 1, 60)).toMatchObject({ cost: 300, donors: [] });
   });
+});
+
+describe('ids are the asker’s own', () => {
+  it('numbers are taken at the door, solved, and told back as numbers', () => {
+    const base = randomProblem(4, 8, 5);
+    const lotOf = new Map(base.lots.map((l, i) => [l.id, i]));
+    const sellerOf = new Map(base.sellers.map((s, i) => [s.id, i]));
+    const numbered: Problem = {
+      ...base,
+      elements: base.elements.map((e, i) => ({ ...e, part: i, colour: 7 })),
+      lots: base.lots.map((l) => ({ ...l, id: lotOf.get(l.id)! })),
+      sellers: base.sellers.map((s) => ({ ...s, id: sellerOf.get(s.id)! })),
+    };
+    const read = requestSchema.safeParse({ problem: numbered });
+    expect(read.success).toBe(true);
+    expect(problemFault(numbered)).toBeUndefined();
+    const [plan, named] = [solveBySteps(numbered, 2, 100), solveBySteps(base, 2, 100)];
+    expect(faultsOf(numbered, plan)).toEqual([]);
+    expect(plan.cost).toBe(named.cost);
+    expect(plan.buys.map((b) => b.seller)).toEqual(named.buys.map((b) => sellerOf.get(b.seller as string)));
+  });
+
+  it('a problem with no seller, or none that has anything, leaves all unmet', () => {
+    const base = randomProblem(4, 8, 5);
+    for (const sellers of [[], base.sellers.map((s) => ({ ...s, offers: [] }))]) {
+      const plan = solveBySteps({ ...base, donors: [], sellers }, 1, 30);
+      expect(plan).toMatchObject({ cost: 0, buys: [] });
+      expect(plan.unmet).toHaveLength(8);
+    }
+  });
+});
+
+describe('sellers to begin with', () => {
+  const c = compile({ ...randomProblem(6, 30, 12), maxSellers: null });
+
+  it('are worth their parcels: with fewer allowed the same come first', () => {
+    const opened = (most: number) => {
+      const flags = addSellers({ ...c, maxSellers: most }, Int32Array.from(c.need));
+      return [...flags.keys()].filter((s) => flags[s] === 1);
+    };
+    const all = opened(12);
+    expect(all.length).toBeGreaterThan(0);
+    for (let most = 0; most <= all.length; most++) {
+      expect(opened(most)).toHaveLength(most);
+      expect(all).toEqual(expect.arrayContaining(opened(most)));
+    }
+  });
+
+  it('nobody, where nothing is open', () =>
+    expect([...addSellers(c, new Int32Array(c.lots))].every((x) => x === 0)).toBe(true));
 });
 
 describe('a part of a plan solved exactly', () => {
