@@ -1,18 +1,17 @@
 import { defineConfig } from '@playwright/test';
 import path from 'node:path';
+import { PORTS } from './e2e/test';
 
-const PORT = 3791;
-export const DATA = path.join(import.meta.dirname, 'test-results/data');
+const dataOf = (port: number): string => path.join(import.meta.dirname, `test-results/data-${port}`);
 
 export default defineConfig({
   testDir: 'e2e',
   // A shared machine may give a tenth of its speed for minutes: time is no part of what these tests say.
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: PORTS.length,
   reporter: process.env.CI ? 'line' : 'list',
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
@@ -27,10 +26,10 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
-    command: `rm -rf ${DATA} && node_modules/.bin/tsx scripts/seed.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${PORT}`,
-    env: { EVARN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' },
-    url: `http://127.0.0.1:${PORT}`,
+  webServer: PORTS.map((port) => ({
+    command: `rm -rf ${dataOf(port)} && node_modules/.bin/tsx scripts/seed.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    env: { EVARN_DATA: dataOf(port), NEXT_TELEMETRY_DISABLED: '1' },
+    url: `http://127.0.0.1:${port}`,
     timeout: 180_000,
-  },
+  })),
 });

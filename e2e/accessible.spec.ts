@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { balance, isAccessible, openBuild } from './helpers';
 
 test.describe('axe finds nothing', () => {

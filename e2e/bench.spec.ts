@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('one line is logged by keyboard alone: the balance moves while it is typed, and is kept', async ({
   page,

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import writeXlsxFile from 'write-excel-file/node';

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from './test';
 
 export const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { balance, isAccessible, log, makeBuild, openParts, startModification } from './helpers';
 import { faultsOf, randomProblem } from '../src/core/testing/make-up';
 import type { MakeUpPlan } from '../src/core/make-up';

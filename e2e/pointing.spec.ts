@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { balance, isAccessible, startModification } from './helpers';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import http from 'node:http';
 import { networkInterfaces } from 'node:os';
 import { balance, BLOCK, log, makeBuild, openBuild, startModification } from './helpers';

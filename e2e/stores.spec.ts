@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { chooseTab, isAccessible, log, makeBuild, openBuild, openParts, startModification } from './helpers';
 
 test('parts are counted in, found, moved, merged, lent and had back; undo takes it back', async ({
@@ -114,7 +114,9 @@ test('a stand-in is swapped by one key once the right part is here; a part is wa
   page,
 }) => {
   test.slow();
-  await openBuild(page, /Lightkeeper's House/);
+  await makeBuild(page, 'Standing in', 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t60\tWall\n');
+  await startModification(page, 'Doorway');
+  await log(page, '?5 brick 1x2 amber for dune at 0.09');
   await openParts(page);
   const standIns = page.getByRole('region', { name: 'Stand-ins' });
   await expect(standIns).toContainText('5 brick 1x2 amber for brick 1x2 dune');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { balance, BLOCK, log, makeBuild, startModification } from './helpers';
 
 test('two windows on one build: neither overwrites the other, and the second is told what changed', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { balance, BLOCK, log, makeBuild, startModification } from './helpers';
 
 test.beforeEach(async ({ page }, info) => {

@@ -9,5 +9,6 @@ export { markDone, markPlanned } from './placing-commands';
 export { placeOrder, toBuy } from './order-commands';
 export { addModification, addZone, deleteModification, moveModification } from './modification-commands';
 export { adoptWhatIf, dropWhatIf } from './what-if-commands';
+export { transferOf } from './transfer';
 export { planWork } from './plan-command';
 export type { Plan, PlannedWork } from './plan-command';

@@ -1,4 +1,4 @@
-import type { Command, Source, Workbench } from '../bench';
+import { transferOf, type Command, type Source, type Workbench } from '../bench';
 import {
   added,
   BLANK_ENTRY,
@@ -67,20 +67,13 @@ export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, n
 export function breakUpBox(bench: Workbench, lots: readonly StockLot[], source: Source): Command {
   const movements = lots
     .filter((l) => l.qty > 0)
-    .map((l): Movement => ({ ...l, from: l.account, to: sparesAccount(bench.build), worth: null }))
-    .map(({ element, grade, qty, from, to, worth }) => ({ element, grade, qty, from, to, worth }));
+    .map(({ account, element, grade, qty }): Movement => {
+      const to = sparesAccount(bench.build);
+      return { element, grade, qty, from: account, to, worth: null };
+    });
   if (movements.length === 0) return { label: 'take nothing out', diff: joinDiffs() };
   const n = movements.reduce((s, m) => s + m.qty, 0);
-  const entry: Entry = {
-    ...BLANK_ENTRY,
-    id: asId<EntryId>(source.newId()),
-    build: bench.build,
-    kind: 'transfer',
-    no: bench.nextEntry(null).no,
-    note: 'out of the box',
-    loggedAt: source.now,
-    movements,
-  };
+  const entry = transferOf(bench, movements, 'out of the box', source);
   return { label: `take ${n} out of the box`, diff: added('entry', entry) };
 }
 

@@ -1,8 +1,7 @@
-import type { Command, Source, Workbench } from '../bench';
+import { transferOf, type Command, type Source, type Workbench } from '../bench';
 import {
   accountOwner,
   added,
-  BLANK_ENTRY,
   joinDiffs,
   storesAccount,
   type AccountKey,
@@ -11,7 +10,7 @@ import {
   type Tray,
 } from '../ledger';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
-import { asId, type EntryId, type TrayId } from '../shared/ids';
+import { asId, type TrayId } from '../shared/ids';
 import type { StockLot } from './stock';
 
 /** Why a tray is proposed for a lot. */
@@ -95,16 +94,7 @@ export function putAway(
     label: `put ${n} ${n === 1 ? 'piece' : 'pieces'} away in ${trays} ${trays === 1 ? 'tray' : 'trays'}`,
     diff: joinDiffs(
       added('tray', ...fresh),
-      added('entry', {
-        ...BLANK_ENTRY,
-        id: asId<EntryId>(source.newId()),
-        build: bench.build,
-        kind: 'transfer',
-        no: bench.nextEntry(null).no,
-        note: 'put away',
-        loggedAt: source.now,
-        movements,
-      }),
+      added('entry', transferOf(bench, movements, 'put away', source)),
     ),
   };
 }

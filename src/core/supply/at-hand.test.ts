@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planWork, type Workbench } from '../bench';
+import type { Workbench } from '../bench';
 import {
-  BLANK_INTENT,
   entryFault,
   openStandIns,
   overdrafts,
@@ -15,7 +14,7 @@ import {
 } from '../ledger';
 import { solveBySteps } from '../make-up';
 import { asId, type WatchId } from '../shared/ids';
-import { did, makeBench, TEST_BUILD, TEST_TRAY, testSource, zoneId } from '../testing/bench';
+import { did, makeBench, planned, TEST_BUILD, TEST_TRAY, testSource, zoneId } from '../testing/bench';
 import { marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
@@ -41,21 +40,7 @@ const source = testSource();
 const [amber, dune] = [el('brick 1x2', 'amber'), el('brick 1x2', 'dune')];
 
 const logged = (bench: Workbench, state: 'planned' | 'done', ...intents: Partial<Intent>[]): Workbench => {
-  did(
-    bench,
-    planWork(
-      bench,
-      [
-        {
-          title: 'Wall',
-          zone: zoneId('Wall'),
-          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
-        },
-      ],
-      'log',
-      source,
-    ),
-  );
+  planned(bench, source, ...intents);
   if (state === 'done')
     bench.apply({
       added: [],

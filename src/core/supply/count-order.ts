@@ -1,7 +1,6 @@
-import type { Command, Source, Workbench } from '../bench';
+import { transferOf, type Command, type Source, type Workbench } from '../bench';
 import {
   added,
-  BLANK_ENTRY,
   changed,
   goneAccount,
   joinDiffs,
@@ -12,13 +11,12 @@ import {
   storesAccount,
   type AccountKey,
   type Diff,
-  type Entry,
   type Grade,
   type Movement,
   type Order,
 } from '../ledger';
 import type { ElementKey } from '../parts';
-import { asId, type EntryId, type TrayId } from '../shared/ids';
+import type { TrayId } from '../shared/ids';
 
 /** What waits at an order. */
 export interface AwaitedLot {
@@ -89,18 +87,8 @@ export function countOrderIn(
     ];
   });
   if (movements.length > 0) {
-    const entry: Entry = {
-      ...BLANK_ENTRY,
-      id: asId<EntryId>(source.newId()),
-      build: bench.build,
-      kind: 'transfer',
-      no: bench.nextEntry(null).no,
-      order: order.id,
-      note: `counted in from ${order.seller}`,
-      loggedAt: source.now,
-      movements,
-    };
-    diffs.unshift(added('entry', entry));
+    const counted = transferOf(bench, movements, `counted in from ${order.seller}`, source);
+    diffs.unshift(added('entry', { ...counted, order: order.id }));
   }
   return { label: `count in from ${order.seller}`, diff: joinDiffs(...diffs) };
 }

@@ -1,6 +1,5 @@
-import type { Command, Source, Workbench } from '../bench';
-import { added, BLANK_ENTRY, changed, joinDiffs, sparesAccount, type Diff, type Movement } from '../ledger';
-import { asId, type EntryId } from '../shared/ids';
+import { transferOf, type Command, type Source, type Workbench } from '../bench';
+import { added, changed, joinDiffs, sparesAccount, type Diff, type Movement } from '../ledger';
 import type { PickLine } from './pick-list';
 
 /**
@@ -30,18 +29,6 @@ export function pickOut(bench: Workbench, line: PickLine, source: Source): Comma
   const movement = { element, grade, qty, from: line.account, to: spares, worth: null };
   return {
     label: `pick ${qty}`,
-    diff: joinDiffs(
-      added('entry', {
-        ...BLANK_ENTRY,
-        id: asId<EntryId>(source.newId()),
-        build: bench.build,
-        kind: 'transfer',
-        no: bench.nextEntry(null).no,
-        note: 'picked',
-        loggedAt: source.now,
-        movements: [movement],
-      }),
-      ...diffs,
-    ),
+    diff: joinDiffs(added('entry', transferOf(bench, [movement], 'picked', source)), ...diffs),
   };
 }

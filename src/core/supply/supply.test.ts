@@ -22,7 +22,8 @@ import { elementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
 import { seededRandom } from '../shared/random';
 import { faultsOf } from '../testing/make-up';
-import { did, makeBench, testSource, zoneId } from '../testing/bench';
+import { did, makeBench, planned, testSource, zoneId } from '../testing/bench';
+import { offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import { fateOf, MarketFailed, simulatedMarket } from '@/stand-ins/market';
 import {
@@ -52,21 +53,7 @@ const [ash, slate, bark] = ['ash', 'slate', 'bark'].map((c) => el('brick 1x2', c
 const tile = el('tile 2x2', 'bark');
 
 const plan = (bench: Workbench, ...intents: Partial<Intent>[]): Workbench =>
-  did(
-    bench,
-    planWork(
-      bench,
-      [
-        {
-          title: 'Wall',
-          zone: zoneId('Wall'),
-          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
-        },
-      ],
-      'plan',
-      source,
-    ),
-  );
+  planned(bench, source, ...intents);
 
 /** Twelve ash in the stores; a plan that wants more than there is, some of it hidden. */
 const wall = () =>
@@ -87,31 +74,12 @@ const seller = (
   id: string,
   offers: [ElementKey, number, number][],
   more: Partial<MarketSeller> = {},
-): MarketSeller => ({
-  id,
-  name: id,
-  place: 'Hollin',
-  genuine: true,
-  minOrder: 0,
-  postage: [
-    { maxGrams: 50, pence: 150 },
-    { maxGrams: 5000, pence: 320 },
-  ],
-  days: 5,
-  spread: 2,
-  late: 0.1,
-  short: 0,
-  wrong: 0,
-  offers: offers.map(([element, price, stock]) => ({
-    element,
-    grade: 'new' as never,
-    price,
-    stock,
-    minQty: 1,
-    multiple: 1,
-  })),
-  ...more,
-});
+): MarketSeller =>
+  sellerOf(
+    id,
+    offers.map(([element, price, stock]) => offerOf(element, price, stock)),
+    more,
+  );
 const market: MarketAnswer = {
   sellers: [
     seller('Near', [

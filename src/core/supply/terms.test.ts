@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planWork, type Workbench } from '../bench';
+import { planWork } from '../bench';
 import { PALETTE } from '../colour';
 import { readDelimited } from '../formats';
-import { BLANK_INTENT, entryFault, grade, storesAccount, type Intent } from '../ledger';
+import { BLANK_INTENT, entryFault, grade, storesAccount } from '../ledger';
 import { solveBySteps } from '../make-up';
 import { asId, type BuildId } from '../shared/ids';
-import { did, makeBench, TEST_TRAY, testSource, zoneId } from '../testing/bench';
+import { did, makeBench, planned, TEST_TRAY, testSource, zoneId } from '../testing/bench';
 import { marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
@@ -32,25 +32,10 @@ const source = testSource();
 const [long, short] = [el('brick 2x4', 'ash'), el('brick 1x4', 'ash')];
 const weigh = () => 1;
 
-const planned = (bench: Workbench, ...intents: Partial<Intent>[]): Workbench =>
-  did(
-    bench,
-    planWork(
-      bench,
-      [
-        {
-          title: 'Wall',
-          zone: zoneId('Wall'),
-          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
-        },
-      ],
-      'plan',
-      source,
-    ),
-  );
 const wanting = (...on: [typeof long, number][]) =>
   planned(
     makeBench({ zones: { Wall: ['1 tile 2x2 bark'] } }),
+    source,
     ...on.map(([element, qty]) => ({ kind: 'add' as const, on: [{ element, qty }] })),
   );
 const made = (lots: readonly NeedLot[], market: MarketAnswer, p: Partial<Preferences> = {}) =>
@@ -212,7 +197,7 @@ describe('the need of several builds', () => {
   const dune = el('brick 1x2', 'dune');
 
   it('a build has of the stores what builds before it leave', () => {
-    const bench = planned(makeBench({ zones: { Wall: [] }, stores: ['4 brick 1x2 dune'] }), {
+    const bench = planned(makeBench({ zones: { Wall: [] }, stores: ['4 brick 1x2 dune'] }), source, {
       kind: 'add',
       on: [{ element: dune, qty: 4 }],
     });

@@ -1,6 +1,7 @@
-import { Workbench, type Command, type Source } from '../bench';
+import { planWork, Workbench, type Command, type Source } from '../bench';
 import {
   BLANK_ENTRY,
+  BLANK_INTENT,
   grade,
   modelAccount,
   OUTSIDE,
@@ -9,6 +10,7 @@ import {
   type Condition,
   type Entry,
   type Grade,
+  type Intent,
   type Movement,
   type TypedRecord,
 } from '../ledger';
@@ -141,5 +143,23 @@ export function did(bench: Workbench, command: Command): Workbench {
   bench.apply(command.diff);
   return bench;
 }
+
+/** Plans intents in a modification called Wall, in the zone of that name. */
+export const planned = (bench: Workbench, source: Source, ...intents: Partial<Intent>[]): Workbench =>
+  did(
+    bench,
+    planWork(
+      bench,
+      [
+        {
+          title: 'Wall',
+          zone: zoneId('Wall'),
+          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
+        },
+      ],
+      'plan',
+      source,
+    ),
+  );
 
 export const used: Grade = grade('used');

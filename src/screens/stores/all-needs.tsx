@@ -32,15 +32,17 @@ export function AllNeeds() {
   return (
     <section aria-label="What all builds lack" className="mt-5">
       <div className="mb-1 flex flex-wrap items-center gap-3">
-        <h2 className="flex-1" role="status">
-          {needs === null && 'What all builds still lack'}
-          {needs === 'asking' && 'Going through every build…'}
-          {needs === 'failed' && 'The server did not answer. Ask again.'}
-          {typeof needs === 'object' &&
-            needs !== null &&
-            (missing === 0
-              ? 'No build lacks anything.'
-              : `${pieces(missing)} in ${count(lots.length)} lots are lacking in all.`)}
+        <h2 className="flex-1">
+          <span role="status">
+            {needs === null && 'What all builds still lack'}
+            {needs === 'asking' && 'Going through every build…'}
+            {needs === 'failed' && 'The server did not answer. Ask again.'}
+            {typeof needs === 'object' &&
+              needs !== null &&
+              (missing === 0
+                ? 'No build lacks anything.'
+                : `${pieces(missing)} in ${count(lots.length)} lots are lacking in all.`)}
+          </span>
         </h2>
         <Button disabled={needs === 'asking'} onClick={() => void ask()}>
           Work it out
