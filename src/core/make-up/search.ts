@@ -1,16 +1,14 @@
-import { addSellers } from './add-sellers';
 import { between, type Random } from '../shared/random';
 import type { Compiled } from './compile';
-import { fillLots, noRules, type RepairRules } from './repair';
-import { scoreOf, State, type Saved } from './state';
+import { filledAtOnce, filledByAdded } from './first-plans';
+import { OPEN_LOT, Parcels } from './parcels';
+import { fillLots, type RepairRules } from './repair';
+import { scoreOf, type Saved, type State } from './state';
 
-/** Share of the moves that are ejection chains, and how long they get. */
+/** Share of the moves that are ejection chains. */
 const CHAINS = 0.3;
-const DEPTH = 4;
 /** Closed sellers looked at before one is tried. */
 const CANDIDATES = 8;
-/** What having a piece of a lot that is open counts for, in pence, when closed sellers are compared. */
-const OPEN_LOT = 1000;
 
 /**
  * Large-neighbourhood search over plans (Shaw 1998; simulated annealing after Kirkpatrick, Gelatt and Vecchi 1983):
@@ -24,8 +22,7 @@ export class Search {
   private readonly sunk: Float64Array;
   /** Scratch: the dearest bare price of each lot while closed sellers are compared. */
   private readonly paid: Float64Array;
-  private readonly plain: RepairRules;
-  private stuck = 0;
+  private readonly parcels: Parcels;
   /** How promising closed sellers are; even until a floor gives reduced costs. */
   private promise: Float64Array | null = null;
 
@@ -37,52 +34,16 @@ export class Search {
     /** Donor copies to begin with, and to keep; null = none, and they are part of the search. */
     private readonly donors: Int32Array | null = null,
   ) {
-    const own = [this.construct(true), this.withAdded()];
-    const starts = donors ? own : [...byHand, ...own, this.construct(false)];
+    const begin = { c, random, donors };
+    const own = [filledAtOnce(begin, true), filledByAdded(begin)];
+    const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
     const first = starts.reduce((a, b) => (b.score < a.score ? b : a));
     this.state = first;
     this.best = first.save();
     this.shut = new Uint8Array(c.sellers);
     this.sunk = new Float64Array(c.sellers);
     this.paid = new Float64Array(c.lots);
-    this.plain = { shut: this.shut, sunk: this.sunk, blink: 0 };
-  }
-
-  /** A plan from nothing: lots with fewest offers first, by least marginal cost, parcels' costs half paid or not. */
-  private construct(sunk: boolean): State {
-    const state = new State(this.c);
-    this.donors?.forEach((n, d) => state.setCopies(d, n));
-    const rules = noRules(state);
-    if (sunk) for (let s = 0; s < this.c.sellers; s++) rules.sunk[s] = (this.c.bandPence[s]![0] ?? 0) * 0.7;
-    fillLots(state, this.byFewestOffers(), rules, this.random);
-    return state;
-  }
-
-  /** A plan from sellers that are worth their parcels; what none of them has comes from anybody. */
-  private withAdded(): State {
-    const state = new State(this.c);
-    this.donors?.forEach((n, d) => state.setCopies(d, n));
-    const opened = addSellers(this.c, state.open);
-    const rules = noRules(state);
-    for (let s = 0; s < this.c.sellers; s++) {
-      rules.shut[s] = opened[s] ? 0 : 1;
-      rules.sunk[s] = opened[s] ? this.c.bandPence[s]![0]! : 0;
-    }
-    const lots = this.byFewestOffers();
-    fillLots(state, lots, rules, this.random);
-    fillLots(
-      state,
-      lots.filter((l) => state.open[l]! > 0),
-      noRules(state),
-      this.random,
-    );
-    return state;
-  }
-
-  private byFewestOffers(): number[] {
-    return Array.from({ length: this.c.lots }, (_, l) => l).sort(
-      (a, b) => this.c.offersOfLot[a]!.length - this.c.offersOfLot[b]!.length,
-    );
+    this.parcels = new Parcels(this.state, random, { shut: this.shut, sunk: this.sunk, blink: 0 });
   }
 
   /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
@@ -102,12 +63,6 @@ export class Search {
     return true;
   }
 
-  /** Goes back to the best plan. */
-  restart(): void {
-    this.state.load(this.best);
-    this.stuck = 0;
-  }
-
   /** One step at a temperature in pence. */
   step(temperature: number): void {
     const { state, random } = this;
@@ -119,17 +74,15 @@ export class Search {
     if (worse <= 0 || random() < Math.exp(-worse / Math.max(1e-9, temperature))) {
       if (after < scoreOf(this.best) - 1e-9) {
         this.best = state.save();
-        this.stuck = 0;
-      } else this.stuck++;
+      }
       state.mark();
     } else {
       state.rollBack();
-      this.stuck++;
     }
   }
 
   private move(): void {
-    if (this.random() < CHAINS) return this.chain();
+    if (this.random() < CHAINS) return this.parcels.chain();
     const r = this.random();
     if (r < 0.12) this.freeSome();
     else if (r < 0.3) this.freeRelated();
@@ -155,27 +108,11 @@ export class Search {
     fillLots(state, lots, this.rules(), this.random);
   }
 
-  private lotsOf(seller: number): number[] {
-    const lots: number[] = [];
-    for (const o of this.c.offersOfSeller[seller]!) {
-      if (this.state.used[o] === 0) continue;
-      for (const lot of this.c.acceptedBy[this.c.offerElement[o]!]!)
-        if (this.state.from[lot]!.has(o) && !lots.includes(lot)) lots.push(lot);
-    }
-    return lots;
-  }
-
   /** Takes pieces of a seller back from the lots that have them; only those pieces are open then. */
   private takeBack(seller: number): number[] {
-    const lots = this.lotsOf(seller);
-    for (const lot of lots) this.takeLotBack(lot, seller);
+    const lots = this.parcels.lotsOf(seller);
+    for (const lot of lots) this.parcels.takeLotBack(lot, seller);
     return lots;
-  }
-
-  private openSellers(): number[] {
-    const found: number[] = [];
-    for (let s = 0; s < this.c.sellers; s++) if (this.state.active[s]! > 0) found.push(s);
-    return found;
   }
 
   private freeSome(): void {
@@ -190,7 +127,7 @@ export class Search {
   /** Frees a few lots that one parcel serves or could serve: what they can exchange is his. */
   private freeRelated(): void {
     const { state, c, random } = this;
-    const open = this.openSellers();
+    const open = this.parcels.openSellers();
     if (open.length === 0) return this.freeSome();
     const offers = c.offersOfSeller[open[between(random, 0, open.length - 1)]!]!;
     const lots = new Set<number>();
@@ -205,126 +142,29 @@ export class Search {
   /** Makes a parcel light enough for a cheaper postage band: what saves least for its weight goes to others. */
   private shed(): void {
     const { state, c, random } = this;
-    const heavy = this.openSellers().filter((s) => state.grams[s]! > c.bandGrams[s]![0]!);
+    const heavy = this.parcels.openSellers().filter((s) => state.grams[s]! > c.bandGrams[s]![0]!);
     if (heavy.length === 0) return this.freeRelated();
     const a = heavy[between(random, 0, heavy.length - 1)]!;
-    const band = this.bandOf(a);
-    const lots = this.shedTo(a, c.bandGrams[a]![random() < 0.8 ? band - 1 : 0]!, -1);
+    const band = this.parcels.bandOf(a);
+    const lots = this.parcels.shedTo(a, c.bandGrams[a]![random() < 0.8 ? band - 1 : 0]!, -1);
     this.shut[a] = 1;
     this.refill(lots);
     this.shut[a] = 0;
   }
 
-  private bandOf(seller: number): number {
-    const grams = this.state.grams[seller]!;
-    const bands = this.c.bandGrams[seller]!;
-    for (let b = 0; b < bands.length; b++) if (grams <= bands[b]! + 1e-9) return b;
-    return bands.length;
-  }
-
-  /** Takes lots back from a parcel, those first that cost least elsewhere for their weight, until it is within a limit. */
-  private shedTo(seller: number, limit: number, except: number): number[] {
-    const given = this.lotsOf(seller)
-      .filter((lot) => lot !== except)
-      .map((lot) => ({ lot, loss: this.lossOf(lot, seller) * (0.5 + this.random()) }))
-      .sort((x, y) => x.loss - y.loss);
-    const lots: number[] = [];
-    for (const { lot } of given) {
-      if (this.state.grams[seller]! <= limit + 1e-9) break;
-      this.takeLotBack(lot, seller);
-      lots.push(lot);
-    }
-    return lots;
-  }
-
-  /**
-   * An ejection chain (Glover 1996): a lot goes to another parcel that is open, what that makes the parcel too heavy for
-   * its band goes on to a third, and so forth. It finds the exchanges that filling lot by lot cannot see.
-   */
-  private chain(): void {
-    const { state, c, random } = this;
-    const first = between(random, 0, c.lots - 1);
-    const sources = [...state.from[first]!.keys()].filter((o) => o >= 0);
-    if (sources.length === 0) return;
-    const from = c.offerSeller[sources[between(random, 0, sources.length - 1)]!]!;
-    const shut = [from];
-    this.shut[from] = 1;
-    this.takeLotBack(first, from);
-    let moving = [first];
-    for (let depth = 0; depth < DEPTH && moving.length > 0; depth++) {
-      const ejected: number[] = [];
-      for (const lot of moving) {
-        const to = this.otherParcel(lot);
-        if (to < 0) {
-          fillLots(state, [lot], this.plain, random);
-          continue;
-        }
-        const s = c.offerSeller[to]!;
-        const band = this.bandOf(s);
-        state.give(lot, to, Math.min(state.open[lot]!, c.offerCap[to]! - state.used[to]!));
-        if (this.bandOf(s) > band) {
-          ejected.push(...this.shedTo(s, c.bandGrams[s]![band]!, lot));
-          this.shut[s] = 1;
-          shut.push(s);
-        }
-        if (state.open[lot]! > 0) fillLots(state, [lot], this.plain, random);
-      }
-      moving = ejected;
-    }
-    if (moving.length > 0) fillLots(state, moving, this.plain, random);
-    for (const s of shut) this.shut[s] = 0;
-  }
-
-  /** An offer of a lot in a parcel that is open, the cheaper the likelier; -1 when there is none. */
-  private otherParcel(lot: number): number {
-    const { state, c, random } = this;
-    let last = -1;
-    for (const o of c.offersOfLot[lot]!) {
-      const s = c.offerSeller[o]!;
-      if (this.shut[s] || state.active[s] === 0 || state.used[o]! >= c.offerCap[o]!) continue;
-      last = o;
-      if (random() < (state.value[s]! < c.minOrder[s]! ? 0.85 : 0.5)) return o;
-    }
-    return last;
-  }
-
-  /** What a gram of a lot would cost more, about, at the cheapest other parcel that is open. */
-  private lossOf(lot: number, seller: number): number {
-    const { c, state } = this;
-    let [own, grams] = [0, 0.01];
-    for (const [source] of state.from[lot]!) {
-      if (source < 0 || c.offerSeller[source] !== seller) continue;
-      own = state.value[seller]! < c.minOrder[seller]! ? 0 : c.offerPrice[source]!;
-      grams = Math.max(0.01, c.grams[c.offerElement[source]!]!);
-    }
-    const offers = c.offersOfLot[lot]!;
-    for (let i = 0; i < offers.length; i++) {
-      const o = offers[i]!;
-      const s = c.offerSeller[o]!;
-      if (s === seller || state.active[s] === 0 || state.used[o]! >= c.offerCap[o]!) continue;
-      return (c.offerPrice[o]! - own) / grams;
-    }
-    return OPEN_LOT / grams;
-  }
-
-  private takeLotBack(lot: number, seller: number): void {
-    for (const [source, n] of [...this.state.from[lot]!])
-      if (source >= 0 && this.c.offerSeller[source] === seller) this.state.give(lot, source, -n);
-  }
-
   private freeSellers(): void {
-    const open = this.openSellers();
+    const open = this.parcels.openSellers();
     if (open.length === 0) return;
     const lots = new Set<number>();
     for (let i = between(this.random, 1, 2); i > 0; i--)
-      for (const lot of this.lotsOf(open[between(this.random, 0, open.length - 1)]!)) lots.add(lot);
+      for (const lot of this.parcels.lotsOf(open[between(this.random, 0, open.length - 1)]!)) lots.add(lot);
     for (const lot of lots) this.state.freeLot(lot);
     this.refill([...lots]);
   }
 
   /** Closes a seller, small parcels more often; with `exchange`, another is opened for it. */
   private close(exchange: boolean): void {
-    const open = this.openSellers();
+    const open = this.parcels.openSellers();
     if (open.length === 0) return;
     const pick = () => open[between(this.random, 0, open.length - 1)]!;
     let [a, b] = [pick(), pick()];

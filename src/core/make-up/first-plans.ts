@@ -1,0 +1,54 @@
+import type { Random } from '../shared/random';
+import { addSellers } from './add-sellers';
+import type { Compiled } from './compile';
+import { fillLots, noRules } from './repair';
+import { State } from './state';
+
+/** What a search begins from. */
+interface Begin {
+  readonly c: Compiled;
+  readonly random: Random;
+  /** Copies of boxes that are there; null = none. */
+  readonly donors: Int32Array | null;
+}
+
+function withDonors(c: Compiled, donors: Int32Array | null): State {
+  const state = new State(c);
+  donors?.forEach((n, d) => state.setCopies(d, n));
+  return state;
+}
+
+/** A plan from nothing: lots with fewest offers first, by least marginal cost, parcels' costs half paid or not. */
+export function filledAtOnce({ c, random, donors }: Begin, sunk: boolean): State {
+  const state = withDonors(c, donors);
+  const rules = noRules(state);
+  if (sunk) for (let s = 0; s < c.sellers; s++) rules.sunk[s] = (c.bandPence[s]![0] ?? 0) * 0.7;
+  fillLots(state, byFewestOffers(c), rules, random);
+  return state;
+}
+
+/** A plan from sellers that are worth their parcels; what none of them has comes from anybody. */
+export function filledByAdded({ c, random, donors }: Begin): State {
+  const state = withDonors(c, donors);
+  const opened = addSellers(c, state.open);
+  const rules = noRules(state);
+  for (let s = 0; s < c.sellers; s++) {
+    rules.shut[s] = opened[s] ? 0 : 1;
+    rules.sunk[s] = opened[s] ? c.bandPence[s]![0]! : 0;
+  }
+  const lots = byFewestOffers(c);
+  fillLots(state, lots, rules, random);
+  fillLots(
+    state,
+    lots.filter((l) => state.open[l]! > 0),
+    noRules(state),
+    random,
+  );
+  return state;
+}
+
+function byFewestOffers(c: Compiled): number[] {
+  return Array.from({ length: c.lots }, (_, l) => l).sort(
+    (a, b) => c.offersOfLot[a]!.length - c.offersOfLot[b]!.length,
+  );
+}
