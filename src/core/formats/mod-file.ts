@@ -158,7 +158,8 @@ export function bringModFileIn(file: ModFile, newId: IdSource, now: string): { d
   const { trays, stock } = traysOf(file, newId, now, fresh);
   const entries = file.entries.map((e) => renameEntry(e, build, fresh, maybe));
   const diff = joinDiffs(
-    added('build', { ...file.build, id: build }),
+    // Here it is new, whatever its age elsewhere: it comes last for the stores.
+    added('build', { ...file.build, id: build, createdAt: now }),
     added('copy', ...file.copies.map((c) => ({ ...c, ...own, id: fresh(c.id) }))),
     added('zone', ...file.zones.map((z2) => ({ ...z2, ...own, id: fresh(z2.id), parent: maybe(z2.parent) }))),
     added('phase', ...file.phases.map((p) => ({ ...p, ...own, id: fresh(p.id) }))),

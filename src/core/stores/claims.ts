@@ -32,22 +32,21 @@ export function claimsOf(entries: Iterable<Entry>): Claim[] {
   return [...sums.values()];
 }
 
-/** The id of the setting that says where a build stands in the order of builds; one without stands by its age. */
+/** The id of the setting that says where a build stands in the order of builds; one without comes after those that do. */
 export const rankSetting = (build: BuildId): string => `rank:${build}`;
 
-/** Builds in the order in which they have the stores: by rank, then the older first. Archived ones have none. */
+/**
+ * Builds in the order in which they have the stores: by rank, then those never ranked, the older first: what is new to
+ * the workbench takes nothing from a build that somebody put in its place. Archived ones have none.
+ */
 export function orderOfBuilds(
   builds: readonly Build[],
   rankOf: (build: BuildId) => number | undefined,
 ): Build[] {
+  const rank = (b: Build) => rankOf(b.id) ?? Number.MAX_SAFE_INTEGER;
   return builds
     .filter((b) => !b.archived)
-    .sort(
-      (a, b) =>
-        (rankOf(a.id) ?? 0) - (rankOf(b.id) ?? 0) ||
-        a.createdAt.localeCompare(b.createdAt) ||
-        a.id.localeCompare(b.id),
-    );
+    .sort((a, b) => rank(a) - rank(b) || a.createdAt.localeCompare(b.createdAt) || a.id.localeCompare(b.id));
 }
 
 /** The claims of builds that come before one, in an order of builds. */

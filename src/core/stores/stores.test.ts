@@ -198,7 +198,8 @@ describe('who gets the last four', () => {
     const builds = [build('new', '2026-03'), build('old', '2026-01'), build('kept', '2026-02', true)];
     const ids = (rank: Record<string, number>) => orderOfBuilds(builds, (id) => rank[id]).map((x) => x.id);
     expect(ids({})).toEqual(['old', 'new']);
-    expect(ids({ new: -1 })).toEqual(['new', 'old']);
+    expect(ids({ new: 3 })).toEqual(['new', 'old']);
+    expect(ids({ new: 1, old: 0 })).toEqual(['old', 'new']);
   });
 
   it('claims come from plans, not from what-ifs, and only those of builds before count', () => {
