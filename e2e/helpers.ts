@@ -12,7 +12,7 @@ export async function openBuild(page: Page, name: string | RegExp): Promise<void
 
 /** Logs a line by the keyboard and waits until the server has it. */
 export async function log(page: Page, line: string): Promise<void> {
-  const answered = page.waitForResponse('**/api/actions');
+  const answered = page.waitForResponse('**/api/actions', { timeout: 60_000 });
   await page.locator('#call-line').fill(line);
   await page.keyboard.press('Enter');
   expect((await answered).ok()).toBe(true);

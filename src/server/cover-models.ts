@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { recordSchema } from '@/core/formats/record-schemas';
-import { coverProgramme, type Cover, type CoverBox, type CoverModel } from '@/core/supply';
+import { coverProgramme, type Cover, type CoverBox, type CoverModel, type MarketBox } from '@/core/supply';
 import type { Handle } from '@/data/database';
 import { solveProgramme } from './make-up-threads';
 import { boxesForSale } from './market';
@@ -25,7 +25,11 @@ export async function coverModels(
   { models, owned }: z.infer<typeof coverSchema>,
 ): Promise<CoverAnswer | null> {
   const held = new Map(owned.map((o) => [o.code, o.copies]));
-  const boxes = boxesForSale(handle).map((b): CoverBox => ({
+  // One that is to be built from whole may be a used one: of each set the cheapest.
+  const cheapest = new Map<string, MarketBox>();
+  for (const b of boxesForSale(handle))
+    if (b.price < (cheapest.get(b.code)?.price ?? Infinity)) cheapest.set(b.code, b);
+  const boxes = [...cheapest.values()].map((b): CoverBox => ({
     code: b.code,
     name: b.name,
     price: b.price,

@@ -2,7 +2,7 @@ import type { Workbench } from '../bench';
 import { placeOf } from '../ledger';
 import { elementKey, splitElementKey } from '../parts';
 import { moneyAsDecimal } from '../shared/money';
-import { pickList } from '../supply';
+import { boxOf, pickList } from '../supply';
 import { writeCsv, type Cell } from './csv';
 
 export const ORDERS_COLUMNS = [
@@ -17,15 +17,18 @@ export const ORDERS_COLUMNS = [
   'condition',
   'price',
   'awaited',
+  'box',
+  'box price',
 ] as const;
 
 /** Every order, a row a lot: what was bought, at what price, and how much of it is still on its way. */
 export function ordersCsv(bench: Workbench): string {
   const rows = bench.entries
-    .filter((e) => e.kind === 'order')
+    .filter((e) => e.kind === 'order' || e.kind === 'unpack')
     .flatMap((e) => {
       const order = e.order ? bench.records.order.get(e.order) : undefined;
       if (!order) return [];
+      const copy = e.kind === 'unpack' ? boxOf(bench, order) : undefined;
       return e.movements
         .filter((m) => placeOf(m.to) === 'order')
         .map((m): Cell[] => {
@@ -41,8 +44,11 @@ export function ordersCsv(bench: Workbench): string {
             colour,
             print,
             m.grade,
-            m.worth === null ? '' : moneyAsDecimal(m.worth),
+            // A box has one price for all that is in it.
+            m.worth === null || copy ? '' : moneyAsDecimal(m.worth),
             Math.min(m.qty, Math.max(0, there)),
+            copy?.setName ?? '',
+            copy ? moneyAsDecimal(copy.price) : '',
           ];
         });
     });

@@ -68,6 +68,8 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
       ['shipped', 'model'],
       ['shipped', 'spares'],
       ['shipped', 'donor'],
+      // A box that was bought waits sealed at its order.
+      ['shipped', 'order'],
     ],
     joins: 'shipped',
     even: false,
@@ -82,6 +84,7 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
       ['stores', 'stores'],
       ['order', 'stores'],
       ['order', 'spares'],
+      ['order', 'donor'],
       ['donor', 'stores'],
       ['donor', 'spares'],
       ['spares', 'gone'],

@@ -3,12 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { COPIES, COPY, DONOR, el, ELEMENTS, entry, ORDER, ORDERS, ZONES } from '../testing/world';
 import {
   donorAccount,
+  goneAccount,
   grade,
   modelAccount,
   orderAccount,
   OUTSIDE,
   sharedCosts,
   shippedAccount,
+  type AccountKey,
   type Entry,
 } from './index';
 
@@ -70,6 +72,26 @@ describe('shared costs', () => {
     expect(
       sharedCosts([box(3, 10), take('a', 1, 10), take('b', 2, 10)], COPIES, ORDERS).get('box' as never),
     ).toBe(0);
+  });
+
+  it('a box on its way holds its price, and gives it to what plans take of it, sealed or opened', () => {
+    const [element, sealed, opened] = [ELEMENTS[0]!, orderAccount(ORDER), donorAccount(DONOR)];
+    const moved = (
+      id: string,
+      kind: 'unpack' | 'transfer' | 'add',
+      qty: number,
+      from: AccountKey,
+      to: AccountKey,
+    ) => entry(id, kind, [{ element, grade: used, qty, worth: kind === 'transfer' ? null : 10, from, to }]);
+    const bought = moved('box', 'unpack', 8, shippedAccount(DONOR), sealed);
+    const shares = (...entries: Entry[]) =>
+      Object.fromEntries(sharedCosts([bought, ...entries], COPIES, ORDERS));
+    expect(shares()).toEqual({ box: 1999 });
+    const planned = shares(moved('take', 'add', 4, sealed, model));
+    expect(planned).toEqual({ take: 1000, box: 999 });
+    const came = moved('came', 'transfer', 7, sealed, opened);
+    const lost = moved('lost', 'transfer', 1, sealed, goneAccount('missing'));
+    expect(shares(came, lost, moved('take', 'add', 4, opened, model))).toEqual(planned);
   });
 
   it('are none for the base boxes, nor for an order or box without entries', () => {

@@ -1,13 +1,18 @@
-import type { EntryId } from '../shared/ids';
+import type { CopyId, EntryId } from '../shared/ids';
 import { splitByLargestRemainder, type Minor } from '../shared/money';
-import { accountOwner, placeOf } from './accounts';
-import type { Copy, Entry, Order } from './records';
+import { donorAccount, placeOf, shippedAccount, type AccountKey } from './accounts';
+import type { Copy, Entry, Movement, Order } from './records';
 
 /** True when an entry takes a share of an order's postage or a donor's price. */
 export function takesShare(entry: Entry): boolean {
   if (entry.kind === 'order') return true;
-  for (const m of entry.movements) if (placeOf(m.from) === 'donor' || placeOf(m.to) === 'donor') return true;
-  return false;
+  return entry.movements.some(
+    (m) =>
+      placeOf(m.from) === 'donor' ||
+      placeOf(m.to) === 'donor' ||
+      placeOf(m.from) === 'order' ||
+      placeOf(m.to) === 'order',
+  );
 }
 
 const value = (qty: number, worth: Minor | null): number => qty * (worth ?? 0);
@@ -22,7 +27,7 @@ interface Weight {
  *
  * - An order's postage goes to its `order` entries, by the money of their lines.
  * - A donor's price goes to the entries that took pieces from it, by the worth of those pieces; what is still in the
- *   box stays with the entry that unpacked it.
+ *   box, or on its way sealed in it, stays with the entry that brought it.
  *
  * Entries are ranked by id before sharing, so the order they were logged in does not matter. For every order or donor
  * with an entry, the shares add up to its price to the penny. Where nothing has a worth, pieces are the weights.
@@ -35,8 +40,8 @@ export function sharedCosts(
   const shares = new Map<EntryId, Minor>();
   const sorted = entries.filter(takesShare).sort((a, b) => (a.id < b.id ? -1 : 1));
   for (const [id, order] of orders) share(shares, order.postage, orderWeights(sorted, id));
-  for (const [id, copy] of copies)
-    if (copy.role === 'donor') share(shares, copy.price, donorWeights(sorted, id));
+  for (const copy of copies.values())
+    if (copy.role === 'donor') share(shares, copy.price, donorWeights(sorted, copy.id));
   return shares;
 }
 
@@ -59,25 +64,22 @@ function orderWeights(entries: readonly Entry[], order: string): Weight[] {
   }));
 }
 
-function donorWeights(entries: readonly Entry[], copy: string): Weight[] {
-  const ofCopy = (key: Entry['movements'][number]['from']) =>
-    placeOf(key) === 'donor' && accountOwner(key) === copy;
-  const weighs = (useWorth: boolean) => (m: Entry['movements'][number]) =>
-    useWorth ? value(m.qty, m.worth) : m.qty;
-  const given = entries.some((e) => e.movements.some((m) => ofCopy(m.to) && (m.worth ?? 0) > 0));
-  const weigh = weighs(given);
-  const taken = entries
-    .map((e) => ({
-      entry: e.id,
-      weight: e.movements.reduce((s, m) => s + (ofCopy(m.from) ? weigh(m) : 0), 0),
-    }))
-    .filter((w) => w.weight > 0);
-  const total = entries.reduce(
-    (s, e) => s + e.movements.reduce((t, m) => t + (ofCopy(m.to) ? weigh(m) : 0), 0),
-    0,
-  );
-  const unpacked = entries.find((e) => e.movements.some((m) => ofCopy(m.to)));
-  if (!unpacked) return taken;
+function donorWeights(entries: readonly Entry[], copy: CopyId): Weight[] {
+  const box = shippedAccount(copy);
+  const brings = (m: Movement) => m.from === box && ['donor', 'order'].includes(placeOf(m.to));
+  // Where its pieces are: opened, or sealed at the order it was bought by.
+  const held = new Set<AccountKey>([donorAccount(copy)]);
+  for (const e of entries) for (const m of e.movements) if (brings(m)) held.add(m.to);
+  const takes = (m: Movement) =>
+    held.has(m.from) && !held.has(m.to) && !(placeOf(m.from) === 'order' && placeOf(m.to) === 'gone');
+  const given = entries.some((e) => e.movements.some((m) => brings(m) && (m.worth ?? 0) > 0));
+  const weigh = (m: Movement) => (given ? value(m.qty, m.worth) : m.qty);
+  const weight = (e: Entry, counts: (m: Movement) => boolean) =>
+    e.movements.reduce((s, m) => s + (counts(m) ? weigh(m) : 0), 0);
+  const taken = entries.map((e) => ({ entry: e.id, weight: weight(e, takes) })).filter((w) => w.weight > 0);
+  const brought = entries.find((e) => e.movements.some(brings));
+  if (!brought) return taken;
+  const total = entries.reduce((s, e) => s + weight(e, brings), 0);
   const rest = Math.max(0, total - taken.reduce((s, w) => s + w.weight, 0));
-  return [...taken, { entry: unpacked.id, weight: rest }];
+  return [...taken, { entry: brought.id, weight: rest }];
 }

@@ -32,7 +32,7 @@ export interface DonorReport {
   readonly eachOfUseful: number | null;
 }
 
-/** What each box that is being broken up for a build gives. `lacking` is what its plans are short of, by element. */
+/** What each box that is being broken up for a build gives; one still on its way is not there. `lacking` is what its plans are short of, by element. */
 export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, number>): DonorReport[] {
   const price = (total: Minor, n: number) => (n > 0 ? total / n : null);
   return [...bench.records.copy.values()]
@@ -41,7 +41,7 @@ export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, n
       const at = donorAccount(copy.id);
       const lots = bench.built.balances.rows((a) => a === at).filter((r) => r.qty > 0);
       const opened = bench.entries
-        .filter((e) => e.kind === 'unpack')
+        .filter((e) => e.state === 'done')
         .flatMap((e) => e.movements)
         .reduce((s, m) => s + (m.to === at ? m.qty : 0), 0);
       const left = new Map(lacking);
@@ -60,7 +60,8 @@ export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, n
         eachOfAll: price(copy.price, opened),
         eachOfUseful: price(copy.price, useful),
       };
-    });
+    })
+    .filter((r) => r.opened > 0);
 }
 
 /** Takes lots out of a box that is being broken up: to the build's spares, so that its plans have them. */

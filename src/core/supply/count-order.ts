@@ -1,7 +1,9 @@
 import { transferOf, type Command, type Source, type Workbench } from '../bench';
 import {
+  accountOwner,
   added,
   changed,
+  donorAccount,
   goneAccount,
   joinDiffs,
   orderAccount,
@@ -10,13 +12,14 @@ import {
   sparesAccount,
   storesAccount,
   type AccountKey,
+  type Copy,
   type Diff,
   type Grade,
   type Movement,
   type Order,
 } from '../ledger';
 import type { ElementKey } from '../parts';
-import type { TrayId } from '../shared/ids';
+import type { CopyId, TrayId } from '../shared/ids';
 
 /** What waits at an order. */
 export interface AwaitedLot {
@@ -33,6 +36,17 @@ export const awaited = (bench: Workbench, order: Order): AwaitedLot[] => {
     .map(({ element, grade, qty }) => ({ element, grade, qty }));
 };
 
+/** The box that comes by an order; undefined for a parcel of single parts. */
+export function boxOf(bench: Workbench, order: Order): Copy | undefined {
+  const at = orderAccount(order.id);
+  for (const e of bench.entries) {
+    if (e.kind !== 'unpack' || e.order !== order.id) continue;
+    const sealed = e.movements.find((m) => m.to === at);
+    if (sealed) return bench.records.copy.get(accountOwner<CopyId>(sealed.from));
+  }
+  return undefined;
+}
+
 /** Where the pieces of a parcel go. */
 export interface ParcelGoal {
   /** True = entries that have all their pieces by it are placed at once, straight onto the model. */
@@ -43,8 +57,8 @@ export interface ParcelGoal {
 
 /**
  * Counts a parcel in: what plans wait for goes to the spares, and they take it from there, or straight onto the model;
- * what no plan waits for goes to the spares or to a tray. What did not come, or came wrong, is claimed: it leaves the order
- * as missing, and the plans need it again.
+ * what no plan waits for goes to the spares or to a tray. A box stays together instead, as a donor that plans take from.
+ * What did not come, or came wrong, is claimed: it leaves the order as missing, and the plans need it again.
  */
 export function countOrderIn(
   bench: Workbench,
@@ -54,7 +68,8 @@ export function countOrderIn(
   goal: ParcelGoal = { straightOn: false, rest: null },
 ): Command {
   const at = orderAccount(order.id);
-  const spares = sparesAccount(bench.build);
+  const box = boxOf(bench, order);
+  const hand = box ? donorAccount(box.id) : sparesAccount(bench.build);
   const there = awaited(bench, order).map((l) => ({ ...l, came: Math.max(0, Math.min(l.qty, came(l))) }));
   const left = new Map(there.map((l) => [keyOf(l), l.came]));
   const [placed, kept] = [new Map<string, number>(), new Map<string, number>()];
@@ -69,20 +84,20 @@ export function countOrderIn(
       return n < m.qty ? [...got, { ...m, qty: m.qty - n, from: OUTSIDE }] : got;
     });
     const whole = goal.straightOn && e.whatIf === null && next.every((m) => m.from === at || isOff(m));
-    const movements = whole ? next : next.map((m) => (m.from === at ? { ...m, from: spares } : m));
+    const movements = whole ? next : next.map((m) => (m.from === at ? { ...m, from: hand } : m));
     for (const m of next) if (m.from === at) count(whole ? placed : kept, keyOf(m), m.qty);
     diffs.push(changed('entry', e, { movements, order: null, ...(whole ? { state: 'done' as const } : {}) }));
   }
-  const rest = goal.rest ? storesAccount(goal.rest) : spares;
+  const rest = goal.rest && !box ? storesAccount(goal.rest) : hand;
   const movements = there.flatMap((l): Movement[] => {
     const move = (qty: number, to: AccountKey): Movement[] =>
       qty > 0 ? [{ element: l.element, grade: l.grade, qty, from: at, to, worth: null }] : [];
     const waited = kept.get(keyOf(l)) ?? 0;
     const over = l.came - waited - (placed.get(keyOf(l)) ?? 0);
-    const toSpares = rest === spares ? waited + over : waited;
+    const toHand = rest === hand ? waited + over : waited;
     return [
-      ...move(toSpares, spares),
-      ...(rest === spares ? [] : move(over, rest)),
+      ...move(toHand, hand),
+      ...(rest === hand ? [] : move(over, rest)),
       ...move(l.qty - l.came, goneAccount('missing')),
     ];
   });

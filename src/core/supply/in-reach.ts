@@ -2,8 +2,8 @@ import { deltaE00, type Colour } from '../colour';
 import type { MakeUpPlan } from '../make-up';
 import { elementKey, inColour, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
-import { chanceWithin, type MarketAnswer, type MarketOffer, type MarketSeller } from './market';
-import { offerId, type Preferences } from './pose';
+import { chanceWithin, type MarketAnswer, type MarketOffer, type MarketSeller, type Post } from './market';
+import { inTime, offerId, type Preferences } from './pose';
 
 /** What would bring pieces that a plan cannot have: a preference given up, or another element. */
 export type InReach = {
@@ -93,7 +93,7 @@ export function inReach(
 const fitness = (p: Preferences) => ({
   condition: ({ offer }: Left) => p.used || offer.grade === 'new',
   open: ({ seller }: Left) => !p.never.has(seller.id) && (seller.genuine || !p.genuine),
-  inTime: ({ seller }: Left) => p.within === null || chanceWithin(seller, p.within) >= p.chance,
+  inTime: ({ seller }: Left) => inTime(seller, p),
 });
 
 function told<T extends object>(offers: readonly Left[], more: T) {
@@ -121,10 +121,7 @@ function later(offers: readonly Left[], chance: number): InReach | null {
 }
 
 /** Days after which a parcel is there as surely as `chance`; null when it never is that sure. */
-export function daysFor(
-  seller: Pick<MarketSeller, 'days' | 'spread' | 'late'>,
-  chance: number,
-): number | null {
+export function daysFor(seller: Post, chance: number): number | null {
   for (let days = 0; days <= 120; days++) if (chanceWithin(seller, days) >= chance) return days;
   return null;
 }

@@ -1,7 +1,7 @@
 export { familyOf, needBy, needOf } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
 export { chanceWithin, gramsOf } from './market';
-export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource } from './market';
+export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource, Post } from './market';
 export {
   allowedSellers,
   boxCredit,
@@ -16,7 +16,7 @@ export {
 export type { Preferences } from './pose';
 export { addDays, parcelsOf, placePlan } from './place-plan';
 export type { Parcel } from './place-plan';
-export { awaited, countOrderIn } from './count-order';
+export { awaited, boxOf, countOrderIn } from './count-order';
 export type { AwaitedLot, ParcelGoal } from './count-order';
 export { pickOut } from './pick-out';
 export { standInsOf, swapStandIns } from './stand-ins';

@@ -1,9 +1,7 @@
 import type { Order } from '../ledger';
-import { chanceWithin, type MarketSeller } from './market';
+import { chanceWithin, type Post } from './market';
 import { daysFor } from './in-reach';
 import { addDays } from './place-plan';
-
-type Post = Pick<MarketSeller, 'days' | 'spread' | 'late'>;
 
 /** How an order that is on its way looks. */
 export interface Outlook {

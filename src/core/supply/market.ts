@@ -12,7 +12,7 @@ export interface MarketOffer {
   readonly multiple: number;
 }
 
-export interface MarketSeller {
+export interface MarketSeller extends Post {
   readonly id: string;
   readonly name: string;
   readonly place: string;
@@ -20,19 +20,24 @@ export interface MarketSeller {
   readonly genuine: boolean;
   readonly minOrder: Minor;
   readonly postage: readonly { readonly maxGrams: number; readonly pence: Minor }[];
-  /** Days from order to door: the usual, and its spread (a standard deviation). */
-  readonly days: number;
-  readonly spread: number;
-  /** Shares of parcels that come late, short, or with something wrong. */
-  readonly late: number;
+  /** Shares of parcels that come short, or with something wrong. */
   readonly short: number;
   readonly wrong: number;
   readonly offers: readonly MarketOffer[];
 }
 
-/** A whole set for sale, to be broken up. */
-export interface MarketBox {
+/** How parcels come: usual days from order to door, their spread (a standard deviation), and the share that is late. */
+export interface Post {
+  readonly days: number;
+  readonly spread: number;
+  readonly late: number;
+}
+
+/** A whole set for sale, to be broken up. Its postage is in its price. */
+export interface MarketBox extends Post {
   readonly code: string;
+  /** Who sells it, by name. */
+  readonly seller: string;
   readonly name: string;
   readonly condition: 'new' | 'second-hand';
   readonly price: Minor;
@@ -51,7 +56,7 @@ export interface MarketSource {
 }
 
 /** The chance that a parcel is there within so many days: normal around the usual days, and late ones never. */
-export function chanceWithin(seller: Pick<MarketSeller, 'days' | 'spread' | 'late'>, days: number): number {
+export function chanceWithin(seller: Post, days: number): number {
   const z = (days - seller.days) / Math.max(0.5, seller.spread);
   // Logistic approximation of the normal distribution (Bowling et al. 2009), within 0.01.
   return (1 - seller.late) / (1 + Math.exp(-1.702 * z));

@@ -3,7 +3,6 @@ import {
   added,
   BLANK_ENTRY,
   changed,
-  donorAccount,
   joinDiffs,
   orderAccount,
   OUTSIDE,
@@ -78,9 +77,9 @@ export function parcelsOf(
 }
 
 /**
- * Places a plan: an order for each parcel, a donor copy for each box, and the planned entries take their pieces from
- * there. Filler for a least order counts as postage. Pieces over (sold in multiples) wait at the order. One command, so
- * it is one undo.
+ * Places a plan: an order for each parcel and each box, and the planned entries take their pieces from there. Filler for
+ * a least order counts as postage. Pieces over (sold in multiples) wait at the order; a box waits there sealed, and is
+ * a donor once it has come. One command, so it is one undo.
  */
 export function placePlan(
   bench: Workbench,
@@ -110,13 +109,15 @@ export function placePlan(
     for (const l of parcel.lots) supplies.push({ account: orderAccount(id), ...l });
   }
   let no = bench.nextEntry(null).no;
+  const boxOrders: OrderId[] = [];
   for (const d of plan.donors)
     for (let n = 0; n < d.copies; n++) {
       const box = market.boxes.find((b) => boxId(b) === d.id);
       if (!box) continue;
-      const unpacked = unpackBox(bench, box, no++, source);
-      diffs.push(unpacked.diff);
-      supplies.push(...unpacked.supplies);
+      const bought = buyBox(bench, box, no++, today, source);
+      boxOrders.push(bought.order);
+      diffs.push(bought.diff);
+      supplies.push(...bought.supplies);
     }
   const { entries, ordered } = allot(bench, lots, plan, supplies);
   for (const { id, parcel } of orders) {
@@ -153,10 +154,11 @@ export function placePlan(
       );
   }
   for (const [old, next] of entries) diffs.push(changed('entry', old, next));
+  const parcels = orders.length + boxOrders.length;
   return {
-    label: `order from ${orders.length} ${orders.length === 1 ? 'seller' : 'sellers'}`,
+    label: `order ${parcels} ${parcels === 1 ? 'parcel' : 'parcels'}`,
     diff: joinDiffs(...diffs),
-    orders: orders.map((o) => o.id),
+    orders: [...orders.map((o) => o.id), ...boxOrders],
   };
 }
 
@@ -228,12 +230,23 @@ function allot(bench: Workbench, lots: readonly NeedLot[], plan: MakeUpPlan, sup
 const serves = (element: ElementKey, lot: NeedLot): boolean =>
   element === lot.element || (lot.hidden && element.split('|')[0] === lot.element.split('|')[0]);
 
-function unpackBox(
+/** Buys a box: it waits sealed at an order of its own. */
+function buyBox(
   bench: Workbench,
   box: MarketBox,
   no: number,
+  today: string,
   source: Source,
-): { diff: Diff; supplies: Supply[] } {
+): { order: OrderId; diff: Diff; supplies: Supply[] } {
+  const order: Order = {
+    id: asId<OrderId>(source.newId()),
+    build: bench.build,
+    seller: box.seller,
+    postage: 0,
+    due: addDays(today, box.days),
+    placedAt: source.now,
+  };
+  const at = orderAccount(order.id);
   const copy: Copy = {
     id: asId<CopyId>(source.newId()),
     build: bench.build,
@@ -250,6 +263,7 @@ function unpackBox(
     build: bench.build,
     kind: 'unpack',
     no,
+    order: order.id,
     note: box.name,
     loggedAt: source.now,
     movements: box.lots.map((l) => ({
@@ -257,18 +271,22 @@ function unpackBox(
       grade: g,
       qty: l.qty,
       from: shippedAccount(copy.id),
-      to: donorAccount(copy.id),
+      to: at,
       worth: bench.priceOf(l.element, g),
     })),
   };
   const supplies = box.lots.map((l) => ({
-    account: donorAccount(copy.id),
+    account: at,
     element: l.element,
     grade: g,
     price: bench.priceOf(l.element, g) ?? 0,
     qty: l.qty,
   }));
-  return { diff: joinDiffs(added('copy', copy), added('entry', entry)), supplies };
+  return {
+    order: order.id,
+    diff: joinDiffs(added('copy', copy), added('order', order), added('entry', entry)),
+    supplies,
+  };
 }
 
 /** "2026-11-24" and five days: "2026-11-29". */

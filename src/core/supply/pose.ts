@@ -3,7 +3,14 @@ import type { MakeUpPlan, Problem, ProblemElement } from '../make-up';
 import { grade, type Grade } from '../ledger';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { PriceOf } from '../ledger';
-import { chanceWithin, gramsOf, type MarketAnswer, type MarketBox, type MarketSeller } from './market';
+import {
+  chanceWithin,
+  gramsOf,
+  type MarketAnswer,
+  type MarketBox,
+  type MarketSeller,
+  type Post,
+} from './market';
 import type { NeedLot } from './need';
 
 /** How the need is to be met. */
@@ -57,14 +64,13 @@ export function readOfferId(id: string): { element: ElementKey; grade: Grade } {
 export const lotId = (lot: Pick<NeedLot, 'element' | 'hidden'>): string =>
   `${lot.element}${lot.hidden ? '!' : ''}`;
 
+/** Whether what is ordered comes in time, with the chance that is asked. */
+export const inTime = (post: Post, p: Preferences): boolean =>
+  p.within === null || chanceWithin(post, p.within) >= p.chance;
+
 /** Sellers that may be used: not shut out, genuine where that is asked, and quick enough. */
 export const allowedSellers = (market: MarketAnswer, p: Preferences): MarketSeller[] =>
-  market.sellers.filter(
-    (s) =>
-      !p.never.has(s.id) &&
-      (s.genuine || !p.genuine) &&
-      (p.within === null || chanceWithin(s, p.within) >= p.chance),
-  );
+  market.sellers.filter((s) => !p.never.has(s.id) && (s.genuine || !p.genuine) && inTime(s, p));
 
 /** The need and a market as a make-up problem. Lots that nobody has are kept: they come back as unmet. */
 export function poseProblem(
@@ -120,7 +126,7 @@ export function poseProblem(
         multiple: o.multiple,
       })),
   }));
-  const boxes = preferences.boxes ? market.boxes : [];
+  const boxes = preferences.boxes ? market.boxes.filter((b) => inTime(b, preferences)) : [];
   const wanted = new Set(lots.map((l) => l.element));
   const donors = boxes.map((b) => ({
     id: boxId(b),

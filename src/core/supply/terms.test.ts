@@ -7,7 +7,7 @@ import { BLANK_INTENT, entryFault, grade, storesAccount } from '../ledger';
 import { solveBySteps } from '../make-up';
 import { asId, type BuildId } from '../shared/ids';
 import { did, makeBench, planned, TEST_TRAY, testSource, zoneId } from '../testing/bench';
-import { marketOf, offerOf, sellerOf } from '../testing/market';
+import { boxFor, marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
   addedCost,
@@ -142,7 +142,7 @@ describe('between a plan and its order', () => {
   it('what is sold out cannot, and a box that is gone neither', () => {
     expect(changesSince(plan, before, now(10, 4))).toMatchObject([{ change: 'stock', left: 4 }]);
     expect(stillSold(changesSince(plan, before, now(10, 4)))).toBe(false);
-    const box = { code: 'B', name: 'Box', condition: 'new' as const, price: 900, copies: 1, lots: [] };
+    const box = boxFor('B', 900, [], { name: 'Box', condition: 'new' });
     const withBox = { ...plan, buys: [], donors: [{ id: 'B new', copies: 1 }] };
     const gone = changesSince(withBox, { sellers: [], boxes: [box] }, { sellers: [], boxes: [] });
     expect(gone).toEqual([{ change: 'box', name: 'Box', was: 900, now: null }]);

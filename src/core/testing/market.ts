@@ -1,6 +1,6 @@
 import { grade } from '../ledger';
 import type { ElementKey } from '../parts';
-import type { MarketAnswer, MarketOffer, MarketSeller } from '../supply';
+import type { MarketAnswer, MarketBox, MarketOffer, MarketSeller } from '../supply';
 
 /** An offer for tests: new, sold singly, unless said otherwise. */
 export const offerOf = (
@@ -35,3 +35,23 @@ export const sellerOf = (
 });
 
 export const marketOf = (...sellers: MarketSeller[]): MarketAnswer => ({ sellers, boxes: [] });
+
+/** A box for sale, for tests: second-hand, one copy, there in four days. */
+export const boxFor = (
+  code: string,
+  price: number,
+  lots: MarketBox['lots'],
+  more: Partial<MarketBox> = {},
+): MarketBox => ({
+  code,
+  name: code,
+  condition: 'second-hand',
+  price,
+  copies: 1,
+  seller: 'Near',
+  days: 4,
+  spread: 1,
+  late: 0.1,
+  lots,
+  ...more,
+});

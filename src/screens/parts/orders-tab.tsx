@@ -82,7 +82,7 @@ export function OrdersTab() {
 
 /** Whether a parcel has come by a day: the simulated post settles it by the order's own name. */
 const isThere = (o: Order, today: string): boolean =>
-  o.due !== '' && addDays(o.due, fateOf(o.id, undefined).lateDays) <= today;
+  o.due !== '' && addDays(o.due, fateOf(o.id, o.seller).lateDays) <= today;
 
 /** Sellers by name, with how their parcels come. */
 function useSellers(): ReadonlyMap<string, MarketSeller> {
@@ -162,7 +162,7 @@ function CountForm({
   const bench = useBench((s) => s.bench);
   const perform = useBench((s) => s.perform);
   const source = useBench((s) => s.source);
-  const fate = fateOf(order.id, undefined);
+  const fate = fateOf(order.id, order.seller);
   const key = (l: AwaitedLot) => `${l.element}|${l.grade}`;
   const [came, setCame] = useState<ReadonlyMap<string, number>>(
     () =>

@@ -6,13 +6,26 @@ import { added } from '@/core/ledger';
 import { asId, type WatchId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { elementName, type ElementKey } from '@/core/parts';
-import { addDays, inReach, othersToAsk, type InReach, type MarketAnswer } from '@/core/supply';
+import {
+  addDays,
+  inReach,
+  othersToAsk,
+  type InReach,
+  type MarketAnswer,
+  type Preferences,
+} from '@/core/supply';
 import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { askMarket, type MakeUpTools } from './use-make-up';
 
 const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
+
+/** Preferences as one lot has them: it may be asked for new, or used, whatever the others are. */
+const wishFor = (lot: ProblemId, p: Preferences): Preferences => {
+  const wish = p.condition.get(String(lot));
+  return wish === undefined ? p : { ...p, used: wish === 'used' };
+};
 
 /** What a plan leaves open, and for each lot what is in reach: the market is asked once more for what could stand in. */
 export function UnmetLots({
@@ -81,7 +94,7 @@ export function UnmetLots({
                   <p>The market did not say what could stand in. Make it up again to ask once more.</p>
                 ) : (
                   <Reaches
-                    found={inReach(element, plan, market, makeUp.preferences, palette)}
+                    found={inReach(element, plan, market, wishFor(u.lot, makeUp.preferences), palette)}
                     today={today}
                   />
                 )}
