@@ -81,7 +81,9 @@ test('two builds want the same parts: the one that comes first has them', async 
   const all = page.getByRole('region', { name: 'What all builds lack' });
   await all.getByRole('button', { name: 'Work it out' }).click();
   await expect(all).toContainText(/pieces in \d+ lots are lacking in all/, { timeout: 60_000 });
-  await expect(all.getByRole('listitem').filter({ hasText: 'brick 6x6 heather' })).toContainText('3 for Elder');
+  await expect(all.getByRole('listitem').filter({ hasText: 'brick 6x6 heather' })).toContainText(
+    '3 for Elder',
+  );
   await isAccessible(page);
 });
 

@@ -7,6 +7,7 @@ export {
   boxCredit,
   boxGrade,
   boxId,
+  inTime,
   lotId,
   offerId,
   poseProblem,

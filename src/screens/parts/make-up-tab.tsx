@@ -10,7 +10,6 @@ import {
   parcelsOf,
   placePlan,
   type MarketAnswer,
-  type MarketBox,
   type NeedReport,
   type Parcel,
 } from '@/core/supply';
@@ -20,6 +19,7 @@ import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { useKeys } from '../common/use-keys';
+import { BoxesTold } from './boxes-told';
 import { ClosingBounds } from './closing-bounds';
 import { PreferencesForm } from './preferences-form';
 import { PricesChanged, type Asked } from './prices-changed';
@@ -47,14 +47,15 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
   const today = useToday();
   const { plan, market, stage, bounds, lots } = makeUp;
   const parcels = useMemo(() => (plan && market ? parcelsOf(plan, market, weigh) : []), [plan, market]);
+  /** Every box is a parcel of its own. */
+  const toCome = parcels.length + (plan?.donors.reduce((sum, d) => sum + d.copies, 0) ?? 0);
   const busy = stage === 'asking' || stage === 'solving';
   // What was planned for has been changed or ordered since: it must be asked again.
   const stale = plan !== null && JSON.stringify(makeUp.needed) !== JSON.stringify(need.lots);
   const [asked, setAsked] = useState<Asked | null>(null);
   /** Sellers may have changed their minds since the plan was made: they are asked again before anything is bought. */
   const order = async () => {
-    if (!plan || !market || stale || asked === 'asking' || plan.buys.length + plan.donors.length === 0)
-      return;
+    if (!plan || !market || stale || asked === 'asking' || toCome === 0) return;
     setAsked('asking');
     const now = await makeUp.askAgain();
     if (!now) return setAsked('failed');
@@ -97,7 +98,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
         {plan && (
           <>
             <ByHand plan={plan} credit={makeUp.credit} />
-            <Boxes plan={plan} makeUp={makeUp} />
+            <BoxesTold plan={plan} makeUp={makeUp} today={today} />
             <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
               {parcels.map((p) => (
                 <ParcelCard key={p.seller} parcel={p} today={today} />
@@ -110,10 +111,10 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
             )}
             <Button
               look="main"
-              disabled={stale || asked !== null || parcels.length + plan.donors.length === 0}
+              disabled={stale || asked !== null || toCome === 0}
               onClick={() => void order()}
             >
-              Order these {parcels.length} {parcels.length === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
+              Order these {count(toCome)} {toCome === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
             </Button>
           </>
         )}
@@ -136,7 +137,7 @@ function headline(
   parcels: readonly Parcel[],
   need: NeedReport,
 ): string {
-  if (stage === 'asking') return 'Asking forty sellers what they have…';
+  if (stage === 'asking') return 'Asking the sellers what they have…';
   if (stage === 'solving') return 'Making it up…';
   if (stage === 'failed') return 'The market did not answer.';
   if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to make up.` : 'Nothing is missing.';
@@ -191,38 +192,6 @@ function ByHand({ plan, credit }: { plan: MakeUpPlan; credit: number }) {
         </div>
       ))}
     </dl>
-  );
-}
-
-/** Pieces of a box that are needed. */
-function usefulIn(box: MarketBox, { lots }: MakeUpTools): number {
-  const wanted = new Map<ElementKey, number>();
-  for (const l of lots) wanted.set(l.element, (wanted.get(l.element) ?? 0) + l.qty);
-  return box.lots.reduce((sum, l) => {
-    const n = Math.min(l.qty, wanted.get(l.element) ?? 0);
-    wanted.set(l.element, (wanted.get(l.element) ?? 0) - n);
-    return sum + n;
-  }, 0);
-}
-
-/** Why a box beats single parts, or does not. */
-function Boxes({ plan, makeUp }: { plan: MakeUpPlan; makeUp: MakeUpTools }) {
-  const { market } = makeUp;
-  if (!market || market.boxes.length === 0) return null;
-  return (
-    <ul className="mb-4">
-      {market.boxes.map((b) => {
-        const copies = plan.donors.find((d) => d.id === boxId(b))?.copies ?? 0;
-        const useful = usefulIn(b, makeUp);
-        return (
-          <li key={boxId(b)}>
-            {copies > 0
-              ? `${copies} × ${b.name} at ${money(b.price)}: ${count(useful)} of its pieces are needed, and singly they cost more.`
-              : `${b.name} at ${money(b.price)} is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
-          </li>
-        );
-      })}
-    </ul>
   );
 }
 
