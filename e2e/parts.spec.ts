@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { balance, isAccessible, log, makeBuild, openParts, startModification } from './helpers';
+import { balance, isAccessible, log, makeBuild, openBuild, openParts, startModification } from './helpers';
 import { faultsOf, randomProblem } from '../src/core/testing/make-up';
 import type { MakeUpPlan } from '../src/core/make-up';
 
@@ -118,6 +118,14 @@ test('prices that changed between plan and order are shown and asked about; noth
   await expect(plan).toContainText('Gull', { timeout: 60_000 });
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
   await isAccessible(page);
+  // The page is closed and opened again: what was asked and found is there.
+  await page.waitForTimeout(1000);
+  await page.reload();
+  await openParts(page, 'Make-up');
+  await expect(plan).toContainText('Gull');
+  await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible();
+  await expect(page.getByLabel('Think for')).toHaveValue('2');
+  await page.getByText('A seller’s price list, 1 taken').click();
   // Before it is ordered his list has a new price.
   await page.getByLabel('CSV with part, colour, price, stock').setInputFiles({
     name: 'Gull.csv',
@@ -136,4 +144,22 @@ test('prices that changed between plan and order are shown and asked about; noth
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/1 of 1 orders are open/);
   await page.keyboard.press('Alt+1');
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/at hand or on its way/);
+});
+
+test('a page that is closed while it solves loses nothing: what was found by then is there', async ({
+  page,
+}) => {
+  test.slow();
+  await openBuild(page, /Lightkeeper/);
+  await openParts(page, 'Make-up');
+  await page.getByLabel('Think for').selectOption('60');
+  await page.getByLabel('At most so many parcels').fill('7');
+  await page.getByRole('button', { name: /Make it up/ }).click();
+  await expect(page.getByText(/proven floor/)).toBeVisible({ timeout: 60_000 });
+  await page.goto('/');
+  await openBuild(page, /Lightkeeper/);
+  await openParts(page, 'Make-up');
+  await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByLabel('At most so many parcels')).toHaveValue('7');
+  await expect(page.getByRole('button', { name: /Order these/ })).toBeEnabled();
 });

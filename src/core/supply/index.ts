@@ -1,4 +1,4 @@
-export { familyOf, needBy, needOf } from './need';
+export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
 export { chanceWithin, gramsOf } from './market';
 export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource, Post } from './market';
@@ -37,5 +37,7 @@ export { addedCost, changesSince, stillSold } from './price-change';
 export type { PriceChange } from './price-change';
 export { joinAnswers, priceListSource, readPriceList } from './price-list';
 export type { PriceListFault } from './price-list';
+export { keepMakeUp, readMakeUp, savedMakeUpSchema } from './saved-make-up';
+export type { AskedMakeUp, SavedMakeUp } from './saved-make-up';
 export { daysFor, inReach, othersToAsk } from './in-reach';
 export type { InReach } from './in-reach';

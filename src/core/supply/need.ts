@@ -179,6 +179,20 @@ function runningLow(
     .sort((a, b) => a.left - b.left || b.taken - a.taken);
 }
 
+/** Whether two needs call for the same pieces by the same entries, in the same order. */
+export function sameNeed(a: readonly NeedLot[], b: readonly NeedLot[]): boolean {
+  const flat = (lots: readonly NeedLot[]) =>
+    JSON.stringify(
+      lots.map((l) => [
+        l.element,
+        l.qty,
+        l.hidden,
+        l.sources.map((s) => [s.entry, s.movement, s.qty, s.per ?? 1]),
+      ]),
+    );
+  return flat(a) === flat(b);
+}
+
 /** The need of each part of a division: zones, modifications or families, most first. */
 export function needBy<T>(
   lots: readonly NeedLot[],

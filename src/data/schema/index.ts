@@ -4,3 +4,4 @@ export * from './survey';
 export * from './ledger';
 export * from './catalogue';
 export * from './actions';
+export * from './make-ups';

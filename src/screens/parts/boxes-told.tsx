@@ -31,14 +31,14 @@ export function BoxesTold({ plan, makeUp, today }: { plan: MakeUpPlan; makeUp: M
       {told.map((b) => {
         const copies = copiesOf(b);
         const useful = usefulIn(b, makeUp);
-        const box = `${b.name}, ${b.condition}, at ${money(b.price)}`;
+        const box = `${b.name} (${b.condition}) at ${money(b.price)}`;
         return (
           <li key={boxId(b)}>
             {copies > 0
               ? `${copies} × ${box} of ${b.seller}, about ${addDays(today, b.days)}: ${count(useful)} of its pieces are needed, and singly they cost more.`
               : !inTime(b, preferences)
-                ? `${box}, does not come in time.`
-                : `${box}, is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
+                ? `${box} does not come in time.`
+                : `${box} is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
           </li>
         );
       })}

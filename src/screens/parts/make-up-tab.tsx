@@ -9,6 +9,7 @@ import {
   gramsOf,
   parcelsOf,
   placePlan,
+  sameNeed,
   type MarketAnswer,
   type NeedReport,
   type Parcel,
@@ -51,7 +52,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
   const toCome = parcels.length + (plan?.donors.reduce((sum, d) => sum + d.copies, 0) ?? 0);
   const busy = stage === 'asking' || stage === 'solving';
   // What was planned for has been changed or ordered since: it must be asked again.
-  const stale = plan !== null && JSON.stringify(makeUp.needed) !== JSON.stringify(need.lots);
+  const stale = plan !== null && !sameNeed(makeUp.needed, need.lots);
   const [asked, setAsked] = useState<Asked | null>(null);
   /** Sellers may have changed their minds since the plan was made: they are asked again before anything is bought. */
   const order = async () => {
@@ -67,7 +68,7 @@ export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
     if (!plan) return;
     perform(placePlan(bench, lots, plan, at, weigh, today, source()));
     setAsked(null);
-    makeUp.setPlan(null);
+    makeUp.putAway();
     onOrdered();
   };
   const run = () => {
@@ -151,11 +152,13 @@ function headline(
 }
 
 function aside(
-  { stage, credit, market }: MakeUpTools,
+  { stage, credit, market, broken }: MakeUpTools,
   plan: MakeUpPlan | null,
   parcels: readonly Parcel[],
 ): string {
   if (stage === 'failed') return 'It was asked four times. Nothing was ordered; try again.';
+  if (broken)
+    return 'It was being worked out when the page was closed, and nothing was ordered. Make it up again.';
   if (!plan)
     return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
   const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;

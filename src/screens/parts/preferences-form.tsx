@@ -197,6 +197,22 @@ function PriceLists({ makeUp }: { makeUp: MakeUpTools }) {
         A seller’s price list{makeUp.lists.length > 0 ? `, ${count(makeUp.lists.length)} taken` : ''}
       </summary>
       <div className="flex flex-col gap-2 py-1">
+        {makeUp.lists.map((l) => (
+          <p key={l.id} className="flex items-center gap-2">
+            <span className="min-w-0 flex-1 truncate">
+              <bdi>{l.name}</bdi>, {count(l.offers.length)} offers
+            </span>
+            <Button
+              aria-label={`Ask ${l.name} no more`}
+              onClick={() => {
+                makeUp.setLists(makeUp.lists.filter((o) => o.id !== l.id));
+                setSays(`${l.name} is not asked any more.`);
+              }}
+            >
+              Remove
+            </Button>
+          </p>
+        ))}
         <Field label="His postage in pence, whatever the weight">
           <Input
             type="number"

@@ -1,6 +1,8 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Workbench } from '@/core/bench';
+import type { PriceOf } from '@/core/ledger';
 import type { MakeUpPlan, Problem } from '@/core/make-up';
 import type { ElementKey } from '@/core/parts';
 import { inColour, splitElementKey } from '@/core/parts';
@@ -12,12 +14,16 @@ import {
   priceListSource,
   shapesFor,
   withShapes,
+  type AskedMakeUp,
   type MarketAnswer,
   type MarketSeller,
+  type NeedLot,
   type NeedReport,
   type Preferences,
+  type SavedMakeUp,
 } from '@/core/supply';
 import { useBench } from '../common/bench-store';
+import { useKeptMakeUp } from './use-kept-make-up';
 
 export interface Bound {
   readonly cost: number;
@@ -27,26 +33,37 @@ export interface Bound {
 
 export type MakeUpStage = 'idle' | 'asking' | 'solving' | 'done' | 'failed';
 
-/** Asking the market and solving: the best cost and the floor as they close, and the plan, which is kept while it runs. */
+/**
+ * Asking the market and solving: the best cost and the floor as they close, and the plan. All of it is kept for the build:
+ * a page that is closed, while it solves even, finds it again.
+ */
 export function useMakeUp(need: NeedReport) {
   const bench = useBench((s) => s.bench);
   const [preferences, setPreferences] = useState<Preferences>(PREFERENCES);
   const [seconds, setSeconds] = useState(5);
   const [stage, setStage] = useState<MakeUpStage>('idle');
   const [bounds, setBounds] = useState<readonly Bound[]>([]);
-  const [market, setMarket] = useState<MarketAnswer | null>(null);
-  const [plan, setPlan] = useState<MakeUpPlan | null>(null);
-  /** What the plan's boxes are credited with: it is paid, and comes back as left-over parts. */
-  const [credit, setCredit] = useState(0);
-  /** What was needed when it was asked, and what was posed: other shapes may stand in for some of it. */
-  const [needed, setNeeded] = useState<NeedReport['lots']>([]);
-  const [lots, setLots] = useState<NeedReport['lots']>([]);
-  /** Sellers read from price lists. They last as long as the page. */
+  const [asked, setAsked] = useState<AskedMakeUp | null>(null);
+  /** Sellers read from price lists. */
   const [lists, setLists] = useState<readonly MarketSeller[]>([]);
   const [listPostage, setListPostage] = useState(250);
   const stopper = useRef<AbortController | null>(null);
-  const running = useRef<string | null>(null);
-  const asked = useRef<readonly ElementKey[]>([]);
+  useEffect(() => () => stopper.current?.abort(), []);
+  useKeptMakeUp(
+    bench.build,
+    { preferences, seconds, lists, listPostage, asked },
+    useCallback(
+      (saved: SavedMakeUp) => {
+        setPreferences(saved.preferences);
+        setSeconds(saved.seconds);
+        setLists(saved.lists);
+        setListPostage(saved.listPostage);
+        setAsked(saved.asked && withCredit(saved.asked, saved.preferences, bench.priceOf));
+        if (saved.asked?.plan) setStage('done');
+      },
+      [bench],
+    ),
+  );
   const run = useCallback(
     async (wish: Preferences = preferences) => {
       stopper.current?.abort();
@@ -54,43 +71,45 @@ export function useMakeUp(need: NeedReport) {
       stopper.current = mine;
       setStage('asking');
       setBounds([]);
-      setPlan(null);
-      setNeeded(need.lots);
-      const wanted = wantedElements(
-        need,
-        bench.palette.map((c) => c.id),
-        wish.shapes,
-      );
-      asked.current = wanted;
-      const answer = await askAll(wanted, lists, mine.signal);
+      setAsked(null);
+      const wanted = wantedElements(need.lots, bench, wish.shapes);
+      const market = await askAll(wanted, lists, mine.signal);
       if (mine.signal.aborted) return;
-      if (!answer) return setStage('failed');
-      setMarket(answer);
-      setStage('solving');
-      const posed = wish.shapes
-        ? withShapes(need.lots, answer, wish, (id) => bench.records.entry.get(id)?.kind)
+      if (!market) return setStage('failed');
+      const lots = wish.shapes
+        ? withShapes(need.lots, market, wish, (id) => bench.records.entry.get(id)?.kind)
         : need.lots;
-      setLots(posed);
-      const problem = poseProblem(posed, answer, wish, bench.priceOf);
-      running.current = crypto.randomUUID();
-      const found = await solve(
-        problem,
-        seconds,
-        mine.signal,
-        (b) => setBounds((list) => [...list, b]),
-        running.current,
-      );
-      if (stopper.current !== mine) return;
-      setCredit(found ? boxCredit(found, problem, answer) : 0);
-      setPlan(found);
-      setStage(found ? 'done' : 'failed');
+      const question = {
+        run: crypto.randomUUID(),
+        market,
+        needed: need.lots,
+        lots,
+        plan: null,
+        credit: 0,
+      };
+      setAsked(question);
+      setStage('solving');
+      const problem = poseProblem(lots, market, wish, bench.priceOf);
+      const onBound = (b: Bound) => setBounds((list) => [...list, b]);
+      const plan = await solve(problem, seconds, mine.signal, onBound, question.run);
+      if (mine.signal.aborted) return;
+      setAsked(plan && withCredit({ ...question, plan }, wish, bench.priceOf));
+      setStage(plan ? 'done' : 'failed');
     },
     [bench, need, preferences, seconds, lists],
   );
-  const askAgain = useCallback(() => askAll(asked.current, lists, new AbortController().signal), [lists]);
+  const askAgain = useCallback(
+    () =>
+      askAll(
+        wantedElements(asked?.needed ?? [], bench, preferences.shapes),
+        lists,
+        new AbortController().signal,
+      ),
+    [asked, bench, preferences, lists],
+  );
   const stop = useCallback(() => {
-    if (running.current) void fetch(`/api/make-up?run=${running.current}`, { method: 'DELETE' });
-  }, []);
+    if (asked) void fetch(`/api/make-up?run=${asked.run}`, { method: 'DELETE' });
+  }, [asked]);
   return {
     preferences,
     setPreferences,
@@ -98,11 +117,13 @@ export function useMakeUp(need: NeedReport) {
     setSeconds,
     stage,
     bounds,
-    market,
-    plan,
-    credit,
-    lots,
-    needed,
+    market: asked?.market ?? null,
+    plan: asked?.plan ?? null,
+    credit: asked?.credit ?? 0,
+    lots: asked?.lots ?? [],
+    needed: asked?.needed ?? [],
+    /** True when it was being solved as its page was closed, and what was found is not known any more. */
+    broken: stage === 'idle' && asked !== null && asked.plan === null,
     lists,
     setLists,
     listPostage,
@@ -110,20 +131,37 @@ export function useMakeUp(need: NeedReport) {
     askAgain,
     run,
     stop,
-    setPlan,
+    /** Puts the plan away: it was ordered. */
+    putAway: useCallback(() => {
+      setAsked(null);
+      setStage('idle');
+    }, []),
   };
 }
+
+/** A question with what the boxes of its plan are credited with. */
+const withCredit = (asked: AskedMakeUp, wish: Preferences, priceOf: PriceOf): AskedMakeUp =>
+  asked.plan
+    ? {
+        ...asked,
+        credit: boxCredit(asked.plan, poseProblem(asked.lots, asked.market, wish, priceOf), asked.market),
+      }
+    : asked;
 
 export type MakeUpTools = ReturnType<typeof useMakeUp>;
 
 /** The elements to ask for: the need's, and for hidden parts the same shape in every colour. */
-function wantedElements(need: NeedReport, colours: readonly string[], shapes: boolean): ElementKey[] {
+function wantedElements(
+  lots: readonly NeedLot[],
+  { palette }: Pick<Workbench, 'palette'>,
+  shapes: boolean,
+): ElementKey[] {
   const wanted = new Set<ElementKey>();
-  for (const l of need.lots) {
+  for (const l of lots) {
     wanted.add(l.element);
     if (shapes) for (const s of shapesFor(l.element)) wanted.add(s.element);
     if (l.hidden && !splitElementKey(l.element).print)
-      for (const c of colours) wanted.add(inColour(l.element, c as never));
+      for (const c of palette) wanted.add(inColour(l.element, c.id));
   }
   return [...wanted];
 }

@@ -1,6 +1,7 @@
 import { problemFault, requestSchema } from '@/core/make-up';
 import { readJson, refuse } from '@/server/http';
-import { solveMakeUp } from '@/server/solve-make-up';
+import { keepFinished } from '@/server/finished-runs';
+import { solveMakeUp, type MakeUpProgress } from '@/server/solve-make-up';
 
 const MOST_BYTES = 64 * 1024 * 1024;
 /** Solves that are on, by the name that whoever asked gave them. */
@@ -16,7 +17,7 @@ export function DELETE(request: Request): Response {
 /**
  * Takes a make-up problem and gives the plan: docs/formats/make-up-request.schema.json. With `Accept: application/x-ndjson` a line
  * of progress comes now and then, and the plan is the last line. Closing the connection stops the solve, and so does
- * `DELETE ?run=`, with the name given in `x-run`.
+ * `DELETE ?run=`, with the name given in `x-run`; what a run found is kept for a while, should its page come back.
  */
 export async function POST(request: Request): Promise<Response> {
   const door = await readJson(request, requestSchema, MOST_BYTES);
@@ -29,30 +30,31 @@ export async function POST(request: Request): Promise<Response> {
   const stopper = new AbortController();
   const run = request.headers.get('x-run') ?? crypto.randomUUID();
   running.set(run, stopper);
-  request.signal.addEventListener('abort', () => stopper.abort());
+  let open = true;
+  const gone = () => {
+    open = false;
+    stopper.abort();
+  };
+  request.signal.addEventListener('abort', gone);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
     async start(controller) {
-      let open = true;
       const line = (value: unknown) => {
-        if (open) controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`));
+        if (!open) return;
+        try {
+          controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`));
+        } catch {
+          gone();
+        }
       };
-      const plan = await solveMakeUp(problem, options, {
-        signal: stopper.signal,
-        onProgress: (progress) => {
-          try {
-            line({ progress });
-          } catch {
-            open = false;
-            stopper.abort();
-          }
-        },
-      });
+      const onProgress = (progress: MakeUpProgress) => line({ progress });
+      const plan = await solveMakeUp(problem, options, { signal: stopper.signal, onProgress });
       running.delete(run);
+      keepFinished(run, plan);
       line({ plan });
       if (open) controller.close();
     },
-    cancel: () => stopper.abort(),
+    cancel: gone,
   });
   return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
 }
