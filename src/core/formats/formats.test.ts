@@ -11,16 +11,28 @@ import {
   emptyRecordSet,
   FIGURES,
   joinDiffs,
+  sparesAccount,
+  type AccountKey,
   type Entry,
   type RecordSet,
 } from '../ledger';
-import { asId, countingIds, type ColourId } from '../shared/ids';
+import {
+  asId,
+  countingIds,
+  type BuildId,
+  type ColourId,
+  type KeptId,
+  type PartId,
+  type PoolModelId,
+} from '../shared/ids';
+import { poolSetting } from '../supply';
 import {
   BUILD,
   BUILT,
   CONTEXT,
   COPIES,
   el,
+  ELEMENTS,
   MODIFICATIONS,
   ORDERS,
   PLANNED,
@@ -209,6 +221,37 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
         );
       });
     }
+  });
+
+  it('mod file: brings the build’s pool and what it keeps whole, and nothing of another build', () => {
+    const model = {
+      id: asId<PoolModelId>('m'),
+      build: BUILD,
+      name: 'Kiosk',
+      musts: [{ part: asId<PartId>('brick 1x2'), colour: null, qty: 4 }],
+      colours: [asId<ColourId>('kelp')],
+      shares: true,
+    };
+    const keep = (id: string, account: AccountKey) =>
+      added('kept', { id: asId<KeptId>(id), name: id, account, lots: [{ element: ELEMENTS[0]!, qty: 2 }] });
+    const records = applyDiff(
+      world(log.entries),
+      joinDiffs(
+        added('poolModel', model),
+        added('setting', { id: poolSetting(BUILD), values: [1] }),
+        keep('mine', sparesAccount(BUILD)),
+        keep('theirs', sparesAccount(asId<BuildId>('other'))),
+      ),
+    );
+    const file = makeModFile(records, BUILD, log.planned);
+    const { diff, build } = bringModFileIn(file, countingIds('n'), '2026-01-01');
+    const brought = (type: string) => diff.added.filter((a) => a.type === type).map((a) => a.record);
+    expect(brought('poolModel')).toMatchObject([{ ...model, id: expect.not.stringMatching(/^m$/), build }]);
+    expect(brought('setting')).toEqual([{ id: poolSetting(build), values: [1] }]);
+    expect(brought('kept')).toMatchObject([{ name: 'mine', account: sparesAccount(build) }]);
+    expect(diff.added.find((a) => a.type === 'build')!.record).toMatchObject({ createdAt: '2026-01-01' });
+    const unbound = bringModFileIn({ ...file, bound: false }, countingIds('o'), '2026-01-01').diff;
+    expect(unbound.added.some((a) => a.type === 'setting')).toBe(false);
   });
 
   it('mod file: keeps to the published schema', () => {

@@ -16,5 +16,6 @@ export {
 } from './csv';
 export type { FileContext } from './csv';
 export { ordersCsv, ORDERS_COLUMNS, pickCsv, PICK_COLUMNS } from './parts-csv';
-export { bringModFileIn, makeModFile, modFileSchema, readModFile, stockEntry } from './mod-file';
+export { bringModFileIn, stockEntry } from './bring-mod-file-in';
+export { makeModFile, modFileSchema, readModFile } from './mod-file';
 export type { ModFile, ModFileFault } from './mod-file';
