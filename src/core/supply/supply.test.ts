@@ -20,13 +20,11 @@ import {
 import { solveBySteps } from '../make-up';
 import { elementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
-import { seededRandom } from '../shared/random';
 import { faultsOf } from '../testing/make-up';
 import { did, makeBench, planned, testSource, zoneId } from '../testing/bench';
 import { donorReport } from '../stores';
 import { boxFor, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
-import { fateOf, MarketFailed, simulatedMarket } from '@/stand-ins/market';
 import {
   awaited,
   boxCredit,
@@ -383,44 +381,6 @@ describe('when a parcel is there', () => {
         },
       ),
     ));
-});
-
-describe('the simulated market', () => {
-  const ask = (seed: number, elements: readonly ElementKey[], failing = 0) =>
-    simulatedMarket({
-      seed,
-      sellers: 40,
-      priceOf: () => 10,
-      register: { look: (e) => (e === bark ? { made: false } : { made: true, from: 1990, to: null }) },
-      year: 2026,
-      boxes: [],
-      wait: async () => {},
-      failing,
-      random: seededRandom(1),
-    }).ask(elements);
-
-  it('answers the same to the same question, has many sellers, and nothing that was never made', async () => {
-    const [a, b] = [await ask(1, [ash, bark]), await ask(1, [ash, bark])];
-    expect(a).toEqual(b);
-    expect(new Set(a.sellers.map((s) => s.name)).size).toBe(40);
-    const offers = a.sellers.flatMap((s) => s.offers);
-    expect(offers.length).toBeGreaterThan(4);
-    expect(offers.every((o) => o.element === ash && o.stock % o.multiple === 0 && o.price > 0)).toBe(true);
-    expect(await ask(2, [ash])).not.toEqual(await ask(1, [ash]));
-  });
-
-  it('fails now and then', async () => expect(ask(1, [ash], 1)).rejects.toThrow(MarketFailed));
-
-  it('a parcel’s fate is its own, whenever it is looked at', () => {
-    const fates = Array.from({ length: 200 }, (_, i) => fateOf(`order-${i}`, 'somebody'));
-    expect(fates.filter((f) => f.lateDays > 0).length).toBeGreaterThan(10);
-    expect(fates.filter((f) => f.lacks('x', 9).short > 0).length).toBeGreaterThan(3);
-    expect(fateOf('order-7', 'somebody').lateDays).toBe(fates[7]!.lateDays);
-    for (const f of fates) {
-      const { short, wrong } = f.lacks('x', 3);
-      expect(short + wrong).toBeLessThanOrEqual(3);
-    }
-  });
 });
 
 it('an order’s account is where its pieces wait', () => {

@@ -1,0 +1,247 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { changed } from '@/core/ledger';
+import { keepMakeUp, PREFERENCES, readMakeUp, type SavedMakeUp } from '@/core/supply';
+import type { Handle } from '@/data/database';
+import { keepFinished } from '@/server/finished-runs';
+import { SMALL_BOX, testBuild, type TestBuild } from '@/server/testing/workspace';
+import * as actions from './actions/route';
+import * as files from './builds/[build]/files/[file]/route';
+import * as keptMakeUp from './builds/[build]/make-up/route';
+import * as snapshot from './builds/[build]/snapshot/route';
+import * as catalogue from './catalogue/[code]/route';
+import * as read from './import/read/route';
+import * as take from './import/take/route';
+import * as makeUp from './make-up/route';
+import * as market from './market/route';
+import * as modFile from './mod-file/route';
+import * as needs from './needs/route';
+import * as photos from './photos/route';
+import * as steps from './steps/route';
+import * as turns from './turns/route';
+
+const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
+let t: TestBuild;
+beforeEach(() => {
+  t = testBuild();
+  held.evarnWorkspace = t.handle;
+});
+afterEach(() => {
+  t.handle.sqlite.close();
+  held.evarnWorkspace = undefined;
+});
+
+const at = (path: string) => `http://127.0.0.1/api/${path}`;
+const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
+  new Request(at(path), {
+    method: 'POST',
+    headers,
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+/** A route's answer: its status, and what it says. */
+async function said(response: Response | Promise<Response>) {
+  const r = await response;
+  return { status: r.status, ...((await r.json()) as { ok?: boolean; value?: never; reason?: never }) };
+}
+const of = <T extends Record<string, string>>(params: T) => ({ params: Promise.resolve(params) });
+
+describe('acting over the network', () => {
+  const rename = (name: string, id = 'a1') => {
+    const build = t.open().records.build.get(t.build)!;
+    const diff = changed('build', build, { name });
+    return { id, scope: t.build, label: 'name it', diff };
+  };
+
+  it('an action is carried out once, however often it is sent, and is seen by whoever asks', async () => {
+    const before = (await said(steps.GET(new Request(at('steps'))))) as unknown as {
+      value: { revision: number };
+    };
+    const wish = rename('Quay house');
+    const [first, second] = [
+      await said(actions.POST(post('actions', wish))),
+      await said(actions.POST(post('actions', wish))),
+    ];
+    expect(first).toMatchObject({ status: 200, ok: true, value: { label: 'name it' } });
+    expect(second.value).toEqual(first.value);
+    const since = await said(steps.GET(new Request(at(`steps?since=${before.value.revision}`))));
+    expect(since).toMatchObject({ value: { steps: [{ request: 'a1', label: 'name it', direction: 'do' }] } });
+    // A revision that is no number, or of the future, has no steps.
+    for (const odd of ['x', '1e9', '-'])
+      expect(await said(steps.GET(new Request(at(`steps?since=${odd}`))))).toMatchObject({
+        value: { steps: [] },
+      });
+  });
+
+  it('what was changed meanwhile is a conflict, and nothing is written', async () => {
+    const [mine, theirs] = [rename('Mine', 'm'), rename('Theirs', 'n')];
+    expect(await said(actions.POST(post('actions', theirs)))).toMatchObject({ ok: true });
+    expect(await said(actions.POST(post('actions', mine)))).toMatchObject({
+      status: 409,
+      ok: false,
+      reason: { refused: 'conflict' },
+    });
+    expect(t.open().records.build.get(t.build)!.name).toBe('Theirs');
+  });
+
+  it('undo and redo turn the last action; a wish sent twice turns once', async () => {
+    await actions.POST(post('actions', rename('Quay house')));
+    const name = () => t.open().records.build.get(t.build)!.name;
+    const undo = { request: 'u1', scope: t.build, direction: 'undo' };
+    expect(await said(turns.POST(post('turns', undo)))).toMatchObject({ value: { label: 'name it' } });
+    expect(name()).toBe('Test house');
+    await turns.POST(post('turns', undo));
+    expect(name()).toBe('Test house');
+    await turns.POST(post('turns', { request: 'r1', scope: t.build, direction: 'redo' }));
+    expect(name()).toBe('Quay house');
+    expect(await said(turns.POST(post('turns', { ...undo, request: 'x', scope: 'nobody' })))).toMatchObject({
+      status: 409,
+      reason: { refused: 'nothing to turn' },
+    });
+  });
+
+  it.each([
+    ['an action without an id', actions.POST, 'actions', { scope: 's', label: 'l', diff: {} }],
+    ['an action that is no JSON', actions.POST, 'actions', '{'],
+    ['a turn in no direction', turns.POST, 'turns', { request: 'a', scope: 'b', direction: 'up' }],
+    ['a question with a part that is no part', market.POST, 'market', { elements: ['brick'] }],
+    ['boxes that are none', take.POST, 'import/take', { what: 'boxes', input: {} }],
+    ['a make-up without a problem', makeUp.POST, 'make-up', { options: { seconds: 1 } }],
+  ] as const)('%s is refused at the door', async (_, route, path, body) =>
+    expect(await said(route(post(path, body)))).toMatchObject({ status: 400, ok: false }),
+  );
+});
+
+describe('what a build is asked for', () => {
+  it('its snapshot, and none of a build that is not there', async () => {
+    expect(await said(snapshot.GET(post('', ''), of({ build: t.build })))).toMatchObject({
+      value: { build: t.build },
+    });
+    expect(await said(snapshot.GET(post('', ''), of({ build: 'none' })))).toMatchObject({ status: 404 });
+  });
+
+  it('its files by name, as what they are', async () => {
+    const get = (build: string, file: string) => files.GET(post('', ''), of({ build, file }));
+    const csv = await get(t.build, 'worklog.csv');
+    expect([csv.status, csv.headers.get('content-type'), csv.headers.get('content-disposition')]).toEqual([
+      200,
+      'text/csv; charset=utf-8',
+      'attachment; filename="test-house-worklog.csv"',
+    ]);
+    expect((await get(t.build, 'mod.json')).headers.get('content-type')).toContain('application/json');
+    expect(await said(get(t.build, 'secrets.csv'))).toMatchObject({ reason: { refused: 'no such file' } });
+    expect(await said(get('none', 'mod.json'))).toMatchObject({ reason: { refused: 'no such build' } });
+  });
+
+  it('a set that the catalogue has not', async () =>
+    expect(await said(catalogue.GET(post('', ''), of({ code: 'N%20one' })))).toMatchObject({ status: 404 }));
+
+  it('what all builds lack', async () => {
+    t.log('+7 plate 1x8 kelp plan');
+    const all = await said(needs.GET());
+    expect(all).toMatchObject({
+      value: [{ build: t.build, missing: 7, lots: [{ element: 'plate 1x8|kelp', qty: 7, hidden: false }] }],
+    });
+  });
+});
+
+describe('bringing in', () => {
+  it('a table is read and nothing kept; what was agreed to is taken whole, once', async () => {
+    const table = await said(read.POST(post('import/read', 'part,colour,qty\nbrick 1x2,ash,4\n')));
+    expect(table).toMatchObject({ status: 200, value: { rows: [['brick 1x2', 'ash', '4']] } });
+    expect(await said(read.POST(post('import/read', '')))).toMatchObject({ status: 400 });
+    const wish = { what: 'boxes', input: { ...SMALL_BOX, build: { name: 'Another' }, request: 'req-1' } };
+    const first = await said(take.POST(post('import/take', wish)));
+    expect(first).toMatchObject({ status: 200, ok: true });
+    await take.POST(post('import/take', wish));
+    const all = (await said(needs.GET())) as unknown as { value: { name: string }[] };
+    expect(all.value.map((b) => b.name).sort()).toEqual(['Another', 'Test house']);
+  });
+
+  it('a mod file comes in beside the build it was made of; another file is told what it is not', async () => {
+    const made = await (await files.GET(post('', ''), of({ build: t.build, file: 'mod.json' }))).text();
+    const send = (text: string) => said(modFile.POST(post('mod-file', text, { 'x-request-id': 'once' })));
+    const brought = await send(made);
+    expect(brought).toMatchObject({ status: 200, ok: true });
+    expect(await send(made)).toMatchObject({ ok: true });
+    const all = (await said(needs.GET())) as unknown as { value: unknown[] };
+    expect(all.value).toHaveLength(2);
+    expect(await said(modFile.POST(post('mod-file', '{}')))).toMatchObject({
+      status: 400,
+      reason: { fault: 'not a mod file' },
+    });
+  });
+
+  it('a photo without a name, or that is none, is not kept', async () => {
+    for (const query of ['', '?id=short', '?id=../../etc/passwd'])
+      expect(await said(photos.POST(post(`photos${query}`, 'x')))).toMatchObject({ status: 400 });
+    expect(
+      await said(photos.POST(post(`photos?id=photo-0001&build=${t.build}`, 'no picture'))),
+    ).toMatchObject({
+      status: 400,
+    });
+  });
+});
+
+describe('a make-up that is kept', () => {
+  const saved = (more: Partial<SavedMakeUp> = {}): SavedMakeUp => ({
+    preferences: { ...PREFERENCES, maxParcels: 3, never: new Set(['seller-4']) },
+    seconds: 10,
+    lists: [],
+    listPostage: 180,
+    asked: null,
+    ...more,
+  });
+  const put = (build: string, body: unknown) =>
+    said(
+      keptMakeUp.PUT(
+        new Request(at('make-up'), { method: 'PUT', body: JSON.stringify(body) }),
+        of({ build }),
+      ),
+    );
+  const get = async (build: string = t.build) =>
+    readMakeUp((await said(keptMakeUp.GET(post('', ''), of({ build })))).value);
+
+  it('is there again, and is nobody else’s', async () => {
+    expect(await get()).toBeUndefined();
+    expect(await put(t.build, keepMakeUp(saved()))).toMatchObject({ status: 200, ok: true });
+    expect(await get()).toEqual(saved());
+    expect(await get('another')).toBeUndefined();
+    expect(await put('another', keepMakeUp(saved()))).toMatchObject({ status: 404 });
+    expect(await put(t.build, { seconds: 1 })).toMatchObject({ status: 400 });
+    expect(await get()).toEqual(saved());
+  });
+
+  it('comes with what its run had found when its page had gone', async () => {
+    const asked = {
+      run: `run-${t.newId()}`,
+      market: { sellers: [], boxes: [] },
+      needed: [],
+      lots: [],
+      plan: null,
+      credit: 0,
+    };
+    await put(t.build, keepMakeUp(saved({ asked })));
+    expect((await get())?.asked?.plan).toBeNull();
+    const plan = {
+      schema: 'makeup-plan/1' as const,
+      status: 'bestSoFar' as const,
+      cost: 90,
+      floor: 80,
+      unmet: [],
+      buys: [],
+      donors: [],
+      byHand: { cheapestEach: 100, fewestSellers: 95 },
+    };
+    keepFinished(asked.run, plan);
+    expect((await get())?.asked?.plan).toEqual(plan);
+  });
+});
+
+it('a run that is not on is stopped by nobody', async () =>
+  expect(await said(makeUp.DELETE(new Request(at('make-up?run=none'))))).toMatchObject({ value: 0 }));
+
+it('the market answers the same to the same question, if it answers', async () => {
+  const ask = () => said(market.POST(post('market', { elements: ['brick 1x2|ash'] })));
+  const answers = (await Promise.all(Array.from({ length: 6 }, ask))).filter((a) => a.ok);
+  expect(answers.length).toBeGreaterThan(0);
+  for (const a of answers) expect(a.value).toEqual(answers[0]!.value);
+});
