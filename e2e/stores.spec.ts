@@ -87,6 +87,45 @@ test('two builds want the same parts: the one that comes first has them', async 
   await isAccessible(page);
 });
 
+test('what several builds lack is made up in one go: one parcel, and an order in it for each', async ({
+  page,
+}) => {
+  test.slow();
+  for (const [name, qty] of [
+    ['North wing', 10],
+    ['South wing', 6],
+  ] as const) {
+    await makeBuild(page, name, 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t6\tWall\n');
+    await startModification(page, 'A floor');
+    await log(page, `+${qty} plate 4x4 soot plan`);
+  }
+  await page.goto('/stores');
+  await chooseTab(page.getByRole('navigation', { name: 'Parts of the stores' }), 'Make up together');
+  const builds = page.getByRole('group', { name: 'Builds to make up together' });
+  await expect(builds.getByLabel(/North wing, 10 pieces/)).toBeChecked({ timeout: 60_000 });
+  for (const other of await builds.getByRole('checkbox').all())
+    if (!/wing/.test((await other.evaluate((e) => e.closest('label')?.textContent)) ?? ''))
+      await other.uncheck();
+  await page.getByLabel('Think for').selectOption('2');
+  await page.getByLabel('At most so many parcels').fill('1');
+  await page.getByRole('button', { name: /Make it up/ }).click();
+  const plan = page.getByRole('region', { name: 'The plan' });
+  await expect(plan).toContainText('in 1 parcel.', { timeout: 60_000 });
+  await isAccessible(page);
+  await plan.getByRole('button', { name: /Order these 1 parcel/ }).click();
+  await expect(page.getByRole('button', { name: 'Undo: order 1 parcel' })).toBeVisible({ timeout: 60_000 });
+  await expect(builds.getByLabel(/wing/)).toHaveCount(0);
+  for (const [name, qty] of [
+    ['North wing', 10],
+    ['South wing', 6],
+  ] as const) {
+    await openBuild(page, new RegExp(name));
+    await openParts(page, 'Orders');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('1 of 1 orders are open');
+    await expect(page.getByText(`${qty} pieces awaited`)).toBeVisible();
+  }
+});
+
 test('spares go to trays in one step, each where its like lies; a picked part is the build’s own', async ({
   page,
 }) => {

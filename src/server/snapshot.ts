@@ -60,6 +60,8 @@ export function takeStores({ db }: Handle) {
     readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stores'),
     loans: loansOf(db),
     watches: readRecords(db, 'watch'),
+    /** Days that the demo's clock was moved on. */
+    clock: readRecord(db, 'setting', 'clock')?.values[0] ?? 0,
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
     turns: turnLabels(db, STORES_SCOPE),

@@ -135,10 +135,7 @@ describe('counting a parcel in', () => {
       1,
       50,
     );
-    did(
-      b,
-      placePlan(b, lots, plan, market, () => 1, '2026-11-25', source),
-    );
+    did(b, placePlan(b, lots, plan, market, '2026-11-25', source));
     return { b, order: [...b.records.order.values()][0]! };
   };
 

@@ -1,6 +1,6 @@
 export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
-export { chanceWithin, gramsOf } from './market';
+export { chanceWithin, weightOf } from './market';
 export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource, Post } from './market';
 export {
   allowedSellers,
@@ -15,8 +15,10 @@ export {
   readOfferId,
 } from './pose';
 export type { Preferences } from './pose';
-export { addDays, parcelsOf, placePlan } from './place-plan';
-export type { Parcel } from './place-plan';
+export { addDays, parcelsOf } from './parcels';
+export type { Parcel } from './parcels';
+export { joinNeeds } from './join-needs';
+export { placePlan, placeTogether } from './place-plan';
 export { awaited, boxOf, countOrderIn } from './count-order';
 export type { AwaitedLot, ParcelGoal } from './count-order';
 export { pickOut } from './pick-out';

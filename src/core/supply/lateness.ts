@@ -1,7 +1,7 @@
 import type { Order } from '../ledger';
 import { chanceWithin, type Post } from './market';
 import { daysFor } from './in-reach';
-import { addDays } from './place-plan';
+import { addDays } from './parcels';
 
 /** How an order that is on its way looks. */
 export interface Outlook {

@@ -1,5 +1,5 @@
 import type { Grade } from '../ledger';
-import type { ElementKey } from '../parts';
+import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 
 /** What a seller has of one element in one condition. */
@@ -64,3 +64,9 @@ export function chanceWithin(seller: Post, days: number): number {
 
 /** What a piece weighs, in grams, from its room: 0.14 g for each stud and plate, and a little for its walls. */
 export const gramsOf = (room: number): number => Math.max(0.1, Math.round((0.1 + 0.14 * room) * 100) / 100);
+
+/** What a piece of an element weighs, in grams. */
+export function weightOf(element: ElementKey): number {
+  const { size, height } = partOf(splitElementKey(element).part);
+  return gramsOf(size[0] * size[1] * height);
+}

@@ -5,7 +5,7 @@ import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { PriceOf } from '../ledger';
 import {
   chanceWithin,
-  gramsOf,
+  weightOf,
   type MarketAnswer,
   type MarketBox,
   type MarketSeller,
@@ -87,8 +87,7 @@ export function poseProblem(
     const id = offerId(element, g);
     if (elements.has(id)) return id;
     const { part, colour } = splitElementKey(element);
-    const { size, height } = partOf(part);
-    elements.set(id, { id, part, colour, grams: gramsOf(size[0] * size[1] * height) });
+    elements.set(id, { id, part, colour, grams: weightOf(element) });
     const note = (map: Map<string, Set<string>>, key: string) =>
       map.set(key, (map.get(key) ?? new Set()).add(id));
     note(offered, element);

@@ -98,7 +98,6 @@ const market: MarketAnswer = {
   ],
   boxes: [],
 };
-const weigh = () => 0.5;
 
 describe('the need', () => {
   it('is what is planned less what is freed, at hand and ordered, told by entries', () => {
@@ -135,15 +134,13 @@ describe('from need to order', () => {
     expect(faultsOf(problem, found)).toEqual([]);
     expect(found.unmet).toEqual([]);
     const before = bench.built.figures({ of: 'build' }).outOfPocket;
-    const command = placePlan(bench, need.lots, found, market, weigh, '2026-11-24', source);
+    const command = placePlan(bench, need.lots, found, market, '2026-11-24', source);
     did(bench, command);
     expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
     expect(overdrafts(bench.built.balances)).toEqual([]);
     expect(bench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost);
     expect(needOf(bench)).toMatchObject({ missing: 0, ordered: 19 });
-    expect(parcelsOf(found, market, weigh).reduce((s, p) => s + p.value + p.postage + p.filler, 0)).toBe(
-      found.cost,
-    );
+    expect(parcelsOf(found, market).reduce((s, p) => s + p.value + p.postage + p.filler, 0)).toBe(found.cost);
     // One piece of each lot is short: it is claimed, and needed again.
     for (const order of bench.records.order.values()) {
       const lots = awaited(bench, order);
@@ -204,7 +201,7 @@ describe('from need to order', () => {
     const found = solveBySteps(problem, 1, 120);
     expect(found.donors).toHaveLength(1);
     const before = bench.built.figures({ of: 'build' }).outOfPocket;
-    did(bench, placePlan(bench, lots, found, boxed, weigh, '2026-11-24', source));
+    did(bench, placePlan(bench, lots, found, boxed, '2026-11-24', source));
     const credit = boxCredit(found, problem, boxed);
     // Twenty at 2p, at the share of 30 % that they are credited with.
     expect(credit).toBe(12);
@@ -245,7 +242,7 @@ it('orders and the pick list are files', () => {
   const bench = wall();
   const need = needOf(bench);
   const found = solveBySteps(poseProblem(need.lots, market, PREFERENCES, bench.priceOf), 1, 120);
-  did(bench, placePlan(bench, need.lots, found, market, weigh, '2026-11-24', source));
+  did(bench, placePlan(bench, need.lots, found, market, '2026-11-24', source));
   const rows = ordersCsv(bench).trim().split('\r\n');
   expect(rows[0]).toBe(ORDERS_COLUMNS.join(','));
   const quantity = rows.slice(1).reduce((s, r) => s + Number(r.split(',')[4]), 0);

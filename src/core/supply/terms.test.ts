@@ -30,7 +30,6 @@ import {
 
 const source = testSource();
 const [long, short] = [el('brick 2x4', 'ash'), el('brick 1x4', 'ash')];
-const weigh = () => 1;
 
 const wanting = (...on: [typeof long, number][]) =>
   planned(
@@ -101,7 +100,7 @@ describe('other shapes for the same place', () => {
     const { lots } = needOf(bench);
     const market = marketOf(sellerOf('A', [offerOf(short, 9, 99), offerOf(long, 20, 4)]));
     const posed = withShapes(lots, market, shapes, kind);
-    did(bench, placePlan(bench, posed, made(posed, market), market, weigh, '2026-11-25', source));
+    did(bench, placePlan(bench, posed, made(posed, market), market, '2026-11-25', source));
     expect(needOf(bench).missing).toBe(0);
     const on = bench.entries
       .filter((e) => e.state === 'planned')
@@ -240,7 +239,7 @@ describe('the need of several builds', () => {
     expect(needOf(bench)).toMatchObject({ standIns: 3, missing: 3 });
     const market = marketOf(sellerOf('A', [offerOf(dune, 9, 50)]));
     const { lots } = needOf(bench);
-    did(bench, placePlan(bench, lots, made(lots, market), market, weigh, '2026-11-25', source));
+    did(bench, placePlan(bench, lots, made(lots, market), market, '2026-11-25', source));
     expect(needOf(bench)).toMatchObject({ standIns: 0, missing: 0 });
   });
 });

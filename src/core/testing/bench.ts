@@ -33,6 +33,8 @@ interface BenchText {
   readonly stores?: readonly LotText[];
   /** "brick 1x2 ash 9" in pence, new; used is two thirds. */
   readonly prices?: readonly string[];
+  /** The build's id, where a test has several. */
+  readonly build?: BuildId;
 }
 
 export const TEST_BUILD = asId<BuildId>('build');
@@ -52,11 +54,11 @@ const lotOf = (text: LotText) => {
 };
 
 /** A bench with one copy unpacked into zones, a tray of stores and a price book, without a database. */
-export function makeBench({ zones, stores = [], prices = [] }: BenchText): Workbench {
-  const root = { id: zoneId('root'), build: TEST_BUILD, parent: null, name: 'Whole model', position: 0 };
+export function makeBench({ zones, stores = [], prices = [], build = TEST_BUILD }: BenchText): Workbench {
+  const root = { id: zoneId('root'), build, parent: null, name: 'Whole model', position: 0 };
   const named = Object.keys(zones).map((name, i) => ({
     id: zoneId(name),
-    build: TEST_BUILD,
+    build,
     parent: root.id,
     name,
     position: i + 1,
@@ -80,7 +82,7 @@ export function makeBench({ zones, stores = [], prices = [] }: BenchText): Workb
     record: {
       ...BLANK_ENTRY,
       id: asId<EntryId>(id),
-      build: kind === 'stock' ? null : TEST_BUILD,
+      build: kind === 'stock' ? null : build,
       kind,
       loggedAt: '2026-01-01T00:00:00Z',
       movements,
@@ -89,13 +91,13 @@ export function makeBench({ zones, stores = [], prices = [] }: BenchText): Workb
   const records: TypedRecord[] = [
     {
       type: 'build',
-      record: { id: TEST_BUILD, name: 'Test', note: '', createdAt: '2026-01-01', archived: false },
+      record: { id: build, name: 'Test', note: '', createdAt: '2026-01-01', archived: false },
     },
     {
       type: 'copy',
       record: {
         id: COPY,
-        build: TEST_BUILD,
+        build,
         setName: 'Test',
         setCode: 'T',
         condition: 'second-hand',
@@ -124,7 +126,7 @@ export function makeBench({ zones, stores = [], prices = [] }: BenchText): Workb
   }));
   return new Workbench({
     revision: 0,
-    build: TEST_BUILD,
+    build,
     records,
     background,
     backgroundPlanned: background,

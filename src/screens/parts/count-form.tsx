@@ -25,7 +25,7 @@ export function CountForm({
   const source = useBench((s) => s.source);
   const box = boxOf(bench, order);
   const rests = box ? 'stays in the box' : 'to the spares';
-  const fate = fateOf(order.id, order.seller);
+  const fate = fateOf(order);
   const key = (l: AwaitedLot) => `${l.element}|${l.grade}`;
   const [came, setCame] = useState<ReadonlyMap<string, number>>(
     () =>

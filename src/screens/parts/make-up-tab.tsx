@@ -1,226 +1,36 @@
 'use client';
 
-import { useMemo, useState } from 'react';
-import { elementName, partOf, splitElementKey, type ElementKey } from '@/core/parts';
-import {
-  addDays,
-  boxId,
-  changesSince,
-  gramsOf,
-  parcelsOf,
-  placePlan,
-  sameNeed,
-  type MarketAnswer,
-  type NeedReport,
-  type Parcel,
-} from '@/core/supply';
-import type { MakeUpPlan } from '@/core/make-up';
-import { Button, Key } from '@/ui/button';
-import { Glyph } from '@/ui/glyph';
-import { count, money, pieces } from '@/ui/numbers';
+import { placePlan, type NeedReport } from '@/core/supply';
 import { useBench } from '../common/bench-store';
-import { useKeys } from '../common/use-keys';
-import { BoxesTold } from './boxes-told';
-import { ClosingBounds } from './closing-bounds';
-import { PreferencesForm } from './preferences-form';
-import { PricesChanged, type Asked } from './prices-changed';
-import type { MakeUpTools } from './use-make-up';
-import { ParcelsChart } from './parcels-chart';
-import { UnmetLots } from './unmet-lots';
+import { MakeUpView, type MakeUpTools } from '../make-up';
 import { useToday } from './use-today';
 
-interface MakeUpTabProps {
-  readonly need: NeedReport;
-  readonly makeUp: MakeUpTools;
-  readonly onOrdered: () => void;
-}
-
-const weigh = (element: ElementKey): number => {
-  const { size, height } = partOf(splitElementKey(element).part);
-  return gramsOf(size[0] * size[1] * height);
-};
-
-/** Who supplies what, for the least in all: bounds closing, parcels as columns, box against single parts. */
-export function MakeUpTab({ need, makeUp, onOrdered }: MakeUpTabProps) {
+/** The make-up of one build: what is ordered is the build's, and its plans take their pieces from there. */
+export function MakeUpTab({
+  need,
+  makeUp,
+  onOrdered,
+}: {
+  need: NeedReport;
+  makeUp: MakeUpTools;
+  onOrdered: () => void;
+}) {
   const bench = useBench((s) => s.bench);
+  useBench((s) => s.version);
   const perform = useBench((s) => s.perform);
   const source = useBench((s) => s.source);
   const today = useToday();
-  const { plan, market, stage, bounds, lots } = makeUp;
-  const parcels = useMemo(() => (plan && market ? parcelsOf(plan, market, weigh) : []), [plan, market]);
-  /** Every box is a parcel of its own. */
-  const toCome = parcels.length + (plan?.donors.reduce((sum, d) => sum + d.copies, 0) ?? 0);
-  const busy = stage === 'asking' || stage === 'solving';
-  // What was planned for has been changed or ordered since: it must be asked again.
-  const stale = plan !== null && !sameNeed(makeUp.needed, need.lots);
-  const [asked, setAsked] = useState<Asked | null>(null);
-  /** Sellers may have changed their minds since the plan was made: they are asked again before anything is bought. */
-  const order = async () => {
-    if (!plan || !market || stale || asked === 'asking' || toCome === 0) return;
-    setAsked('asking');
-    const now = await makeUp.askAgain();
-    if (!now) return setAsked('failed');
-    const changes = changesSince(plan, market, now);
-    if (changes.length > 0) return setAsked({ changes, now });
-    buy(now);
-  };
-  const buy = (at: MarketAnswer) => {
-    if (!plan) return;
-    perform(placePlan(bench, lots, plan, at, weigh, today, source()));
-    setAsked(null);
-    makeUp.putAway();
-    onOrdered();
-  };
-  const run = () => {
-    setAsked(null);
-    void makeUp.run();
-  };
-  useKeys(
-    [
-      { key: 'g', run: () => (busy ? makeUp.stop() : run()) },
-      { key: 'o', run: () => void order() },
-    ],
-    true,
-  );
   return (
-    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[300px_1fr]">
-      <PreferencesForm makeUp={makeUp} busy={busy} need={need} onRun={run} />
-      <section aria-label="The plan" tabIndex={0} className="min-h-0 overflow-auto p-4">
-        <h1 className="text-[21px] leading-tight">{headline(makeUp, parcels, need)}</h1>
-        <p role="status" className="text-soft mb-3">
-          {aside(makeUp, plan, parcels)}
-        </p>
-        {(busy || bounds.length > 0) && <ClosingBounds bounds={bounds} busy={busy} plan={plan} />}
-        {stale && (
-          <p role="alert" className="border-ink mb-3 rounded-md border p-2">
-            ▲ The need has changed since this was worked out. Make it up again before you order.
-          </p>
-        )}
-        {plan && (
-          <>
-            <ByHand plan={plan} credit={makeUp.credit} />
-            <BoxesTold plan={plan} makeUp={makeUp} today={today} />
-            <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
-              {parcels.map((p) => (
-                <ParcelCard key={p.seller} parcel={p} today={today} />
-              ))}
-            </ul>
-            <UnmetLots plan={plan} makeUp={makeUp} today={today} />
-            <ParcelsChart makeUp={makeUp} />
-            {asked !== null && asked !== 'asking' && (
-              <PricesChanged asked={asked} onBuy={buy} onAgain={run} onDrop={() => setAsked(null)} />
-            )}
-            <Button
-              look="main"
-              disabled={stale || asked !== null || toCome === 0}
-              onClick={() => void order()}
-            >
-              Order these {count(toCome)} {toCome === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
-            </Button>
-          </>
-        )}
-      </section>
-    </div>
-  );
-}
-
-/** What is really paid: pieces, postage and boxes. The plan's own cost is weighed by what is preferred. */
-function paidFor(parcels: readonly Parcel[], plan: MakeUpPlan, market: MarketAnswer | null): number {
-  const boxes = plan.donors.reduce((sum, d) => {
-    const box = market?.boxes.find((b) => boxId(b) === d.id);
-    return sum + d.copies * (box?.price ?? 0);
-  }, 0);
-  return boxes + parcels.reduce((sum, p) => sum + p.value + p.filler + p.postage, 0);
-}
-
-function headline(
-  { stage, plan, market }: MakeUpTools,
-  parcels: readonly Parcel[],
-  need: NeedReport,
-): string {
-  if (stage === 'asking') return 'Asking the sellers what they have…';
-  if (stage === 'solving') return 'Making it up…';
-  if (stage === 'failed') return 'The market did not answer.';
-  if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to make up.` : 'Nothing is missing.';
-  const boxes = plan.donors.reduce((s, d) => s + d.copies, 0);
-  const from = [
-    parcels.length > 0 ? `${count(parcels.length)} ${parcels.length === 1 ? 'parcel' : 'parcels'}` : '',
-    boxes > 0 ? `${count(boxes)} ${boxes === 1 ? 'box' : 'boxes'}` : '',
-  ].filter(Boolean);
-  const lack = plan.unmet.reduce((s, u) => s + u.qty, 0);
-  return `${money(paidFor(parcels, plan, market))} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} cannot be had` : ''}.`;
-}
-
-function aside(
-  { stage, credit, market, broken }: MakeUpTools,
-  plan: MakeUpPlan | null,
-  parcels: readonly Parcel[],
-): string {
-  if (stage === 'failed') return 'It was asked four times. Nothing was ordered; try again.';
-  if (broken)
-    return 'It was being worked out when the page was closed, and nothing was ordered. Make it up again.';
-  if (!plan)
-    return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
-  const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;
-  const sure =
-    plan.status === 'optimal'
-      ? 'Proven: no plan that gets as much costs less.'
-      : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
-  const favour = paidFor(parcels, plan, market) - credit - plan.cost;
-  const why = [
-    credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',
-    favour > 0 ? `you give preferred sellers ${money(favour)}` : '',
-  ].filter(Boolean);
-  return why.length === 0 ? sure : `${sure} It is weighed as ${money(plan.cost)}: ${why.join(', and ')}.`;
-}
-
-function ByHand({ plan, credit }: { plan: MakeUpPlan; credit: number }) {
-  const { cheapestEach, fewestSellers } = plan.byHand;
-  const saving = Math.min(cheapestEach, fewestSellers) - plan.cost;
-  return (
-    <dl className="border-rule mb-4 grid max-w-3xl grid-cols-3 border-y py-2">
-      {(
-        [
-          ['cheapest for each lot', cheapestEach],
-          ['one big seller first', fewestSellers],
-          [
-            credit > 0 ? 'saved against the better, left-overs counted' : 'saved against the better',
-            Math.max(0, saving),
-          ],
-        ] as const
-      ).map(([words, amount]) => (
-        <div key={words}>
-          <dd className="figure-md">{money(amount)}</dd>
-          <dt className="text-faint">{words}</dt>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
-  return (
-    <li className="border-edge bg-sheet rounded-md border p-3">
-      <h2 className="truncate">
-        <bdi>{p.name}</bdi>
-      </h2>
-      <p className="text-faint mb-2 text-[12px]">
-        {money(p.value)} + {money(p.postage)} postage
-        {p.filler > 0 && ` + ${money(p.filler)} to reach the least order`} ·{' '}
-        <span className="whitespace-nowrap">about {addDays(today, p.days)}</span>
-      </p>
-      <ul>
-        {p.lots.map((l) => (
-          <li key={`${l.element}${l.grade}`} className="flex min-h-8 items-center gap-2">
-            <Glyph element={l.element} size={26} />
-            <b className="w-7 text-right">{l.qty}</b>
-            <span className="min-w-0 flex-1 truncate" title={elementName(l.element)}>
-              {elementName(l.element)} <span className="text-faint">{l.grade}</span>
-            </span>
-            <span>{money(l.price)}</span>
-          </li>
-        ))}
-      </ul>
-    </li>
+    <MakeUpView
+      need={need}
+      makeUp={makeUp}
+      today={today}
+      watches={[...bench.records.watch.values()]}
+      act={perform}
+      onOrder={(plan, at) => {
+        perform(placePlan(bench, makeUp.lots, plan, at, today, source()));
+        onOrdered();
+      }}
+    />
   );
 }

@@ -10,7 +10,7 @@ import { count, money, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { fateOf } from '@/stand-ins/market';
 import { useBench } from '../common/bench-store';
-import { askMarket } from './use-make-up';
+import { askMarket } from '../common/ask-market';
 import { CountForm } from './count-form';
 import { CLOCK_SETTING, useToday } from './use-today';
 
@@ -73,7 +73,7 @@ export function OrdersTab() {
 
 /** Whether a parcel has come by a day: the simulated post settles it by the order's own name. */
 const isThere = (o: Order, today: string): boolean =>
-  o.due !== '' && addDays(o.due, fateOf(o.id, o.seller).lateDays) <= today;
+  o.due !== '' && addDays(o.due, fateOf(o).lateDays) <= today;
 
 /** Sellers by name, with how their parcels come. */
 function useSellers(): ReadonlyMap<string, MarketSeller> {

@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { BuildSnapshot } from '@/core/bench';
+import type { EntryId } from '@/core/shared/ids';
 import { needOf } from '@/core/supply';
 import { count } from '@/ui/numbers';
 import { Tabs } from '@/ui/tabs';
@@ -10,13 +11,13 @@ import { useBench } from '../common/bench-store';
 import { BuildBar } from '../common/build-bar';
 import { BuildScreen, useScreenKeys } from '../common/build-screen';
 import { useMat } from '../common/use-mat';
+import { useMakeUp } from '../make-up';
 import { MakeUpTab } from './make-up-tab';
 import { NeedTab } from './need-tab';
 import { OrdersTab } from './orders-tab';
 import { PickTab } from './pick-tab';
 import { PoolTab } from './pool-tab';
 import { PutAwayTab } from './put-away-tab';
-import { useMakeUp } from './use-make-up';
 
 /** Parts: what is still missing, where it comes from, for how much, and by when. */
 export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {
@@ -44,7 +45,16 @@ function Parts() {
     void version;
     return needOf(bench);
   }, [bench, version]);
-  const makeUp = useMakeUp(need);
+  const known = useMemo(
+    () => ({
+      palette: bench.palette,
+      priceOf: bench.priceOf,
+      kindOf: (id: EntryId) => bench.records.entry.get(id)?.kind,
+      build: bench.build,
+    }),
+    [bench],
+  );
+  const makeUp = useMakeUp(need, known);
   return (
     <div className="flex h-dvh flex-col">
       <BuildBar screen="Parts" mat={mat} />

@@ -10,7 +10,7 @@ import { count, modNo, money, pieces } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
-import { askMarket } from './use-make-up';
+import { askMarket } from '../common/ask-market';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {

@@ -13,7 +13,7 @@ import { count, money } from '@/ui/numbers';
 import { useBench } from '../common/bench-store';
 import { thisYear, useRegister } from '../common/use-register';
 import { typedLotWords } from '../words/typed-lot';
-import { askMarket } from './use-make-up';
+import { askMarket } from '../common/ask-market';
 
 /** Parts wanted in colours that nobody has: told as soon as the register or a seller has them. */
 export function WatchPanel() {

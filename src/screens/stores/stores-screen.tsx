@@ -14,10 +14,11 @@ import { useKeys } from '../common/use-keys';
 import { useMat } from '../common/use-mat';
 import { LentTab } from './lent-tab';
 import { TurnButtons, useStoresActs, useStoresPalette } from './stores-bar';
+import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
 import { WantedTab } from './wanted-tab';
 
-const PARTS = ['trays', 'wanted', 'lent'] as const;
+const PARTS = ['trays', 'wanted', 'lent', 'together'] as const;
 type Part = (typeof PARTS)[number];
 
 /** Own stock, shared by every build: trays of drawn parts, who is to have what, and what is out on loan. */
@@ -78,11 +79,13 @@ export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
               { name: 'trays', words: 'Trays', keys: 'Alt 1', aside: count(stores.trays.length) },
               { name: 'wanted', words: 'Wanted by builds', keys: 'Alt 2', aside: count(contests.length) },
               { name: 'lent', words: 'Lent out', keys: 'Alt 3' },
+              { name: 'together', words: 'Make up together', keys: 'Alt 4' },
             ]}
           />
           {part === 'trays' && <TraysTab stores={stores} acts={acts} palette={palette} />}
           {part === 'wanted' && <WantedTab stores={stores} acts={acts} contests={contests} />}
           {part === 'lent' && <LentTab stores={stores} acts={acts} />}
+          {part === 'together' && <TogetherTab stores={stores} acts={acts} palette={palette} />}
         </main>
       </div>
     </PaletteProvider>

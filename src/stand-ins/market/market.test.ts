@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { grade, type PriceOf } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
+import { asId, type OrderId } from '@/core/shared/ids';
 import { seededRandom } from '@/core/shared/random';
 import { el } from '@/core/testing/world';
 import { standInRegister } from '../register';
@@ -157,8 +158,14 @@ describe('whole sets', () => {
 });
 
 describe('the fate of a parcel', () => {
+  const orderOf = (id: string, seller: string, placedAt: string) => ({
+    id: asId<OrderId>(id),
+    seller,
+    placedAt,
+  });
   const sellers = makeSellers(DEMO_MARKET.seed, DEMO_MARKET.sellers).map((s) => s.seller);
-  const fates = (seller: string) => Array.from({ length: 600 }, (_, i) => fateOf(`order-${i}`, seller));
+  const fates = (seller: string) =>
+    Array.from({ length: 600 }, (_, i) => fateOf(orderOf(`order-${i}`, seller, `moment ${i}`)));
   const share = (list: readonly boolean[]) => list.filter(Boolean).length / list.length;
 
   it('is late, short and wrong as often as its seller says', () => {
@@ -173,9 +180,17 @@ describe('the fate of a parcel', () => {
   it('never loses more than there was, and is the same whenever it is looked at', () =>
     fc.assert(
       fc.property(fc.string(), fc.string(), fc.integer({ min: 1, max: 500 }), (order, element, qty) => {
-        const { short, wrong } = fateOf(order, 'nobody').lacks(element, qty);
+        const { short, wrong } = fateOf(orderOf(order, 'nobody', '')).lacks(element, qty);
         expect(short >= 0 && wrong >= 0 && short + wrong <= qty).toBe(true);
-        expect(fateOf(order, 'nobody').lacks(element, qty)).toEqual({ short, wrong });
+        expect(fateOf(orderOf(order, 'nobody', '')).lacks(element, qty)).toEqual({ short, wrong });
       }),
     ));
+
+  it('is one for orders that came in one parcel, and each lacks what it lacks', () => {
+    const pairs = Array.from({ length: 200 }, (_, i) =>
+      ['a', 'b'].map((id) => fateOf(orderOf(id, 'nobody', `moment ${i}`))),
+    );
+    for (const [a, b] of pairs) expect(a!.lateDays).toBe(b!.lateDays);
+    expect(new Set(pairs.map(([a]) => a!.lateDays)).size).toBeGreaterThan(3);
+  });
 });

@@ -1,8 +1,9 @@
+import type { Order } from '@/core/ledger';
 import { between, seededRandom } from '@/core/shared/random';
 import { hash } from './hash';
 import { DEMO_MARKET, makeSellers } from './sellers';
 
-/** What happens to a parcel: settled by its order's id, so that looking twice changes nothing. */
+/** What happens to a parcel: settled by its order, so that looking twice changes nothing. */
 export interface ParcelFate {
   readonly lateDays: number;
   /** Of each lot: pieces that are not in it, and pieces that are the wrong colour or yellowed. */
@@ -15,15 +16,18 @@ const sellers = new Map(
   makeSellers(DEMO_MARKET.seed, DEMO_MARKET.sellers).map(({ seller }) => [seller.name, seller]),
 );
 
-/** The fate of an order of a seller, by name: his parcels are late, short or wrong as often as he says. */
-export function fateOf(order: string, seller: string): ParcelFate {
-  const random = seededRandom(hash(`fate ${order}`));
+/**
+ * The fate of an order: its seller's parcels are late, short or wrong as often as he says. Orders of one parcel, that is
+ * of one seller and one moment, come together.
+ */
+export function fateOf({ id, seller, placedAt }: Pick<Order, 'id' | 'seller' | 'placedAt'>): ParcelFate {
+  const random = seededRandom(hash(`fate ${seller} ${placedAt}`));
   const { late, short, wrong } = sellers.get(seller) ?? UNKNOWN;
   const lateDays = random() < late ? between(random, 2, 21) : 0;
   return {
     lateDays,
     lacks(element, qty) {
-      const own = seededRandom(hash(`${order} ${element}`));
+      const own = seededRandom(hash(`${id} ${element}`));
       const missing = own() < short ? between(own, 1, Math.max(1, Math.ceil(qty / 4))) : 0;
       const bad = own() < wrong ? between(own, 1, Math.max(1, Math.ceil(qty / 4))) : 0;
       const lost = Math.min(qty, missing);

@@ -1,24 +1,26 @@
 import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
 import { elementName } from '@/core/parts';
-import { lotId, readPriceList, type NeedReport } from '@/core/supply';
+import { lotId, readPriceList } from '@/core/supply';
 import { Button, Key } from '@/ui/button';
 import { Check, Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
 import { priceListWords } from '../words/price-list';
-import type { MakeUpTools } from './use-make-up';
+import type { MakeUpTools, WantedParts } from './use-make-up';
 
 /** How the need is to be met: limits, what may be bought, and of whom. */
 export function PreferencesForm({
   makeUp,
   busy,
   need,
+  boxes = true,
   onRun,
 }: {
   makeUp: MakeUpTools;
   busy: boolean;
-  need: NeedReport;
+  need: WantedParts;
+  /** False where no box can be bought: several builds cannot share one. */
+  boxes?: boolean;
   onRun: () => void;
 }) {
   const { preferences: p, setPreferences } = makeUp;
@@ -81,17 +83,19 @@ export function PreferencesForm({
           on={p.shapes}
           onChange={(shapes) => set({ shapes })}
         />
-        <Check words="boxes to break up" on={p.boxes} onChange={(boxes) => set({ boxes })} />
+        {boxes && <Check words="boxes to break up" on={p.boxes} onChange={(on) => set({ boxes: on })} />}
       </div>
-      <Field label="A box’s left-overs are worth to me">
-        <Select value={p.credit} onChange={(e) => set({ credit: Number(e.target.value) })}>
-          {[0, 0.15, 0.3, 0.5, 0.7].map((c) => (
-            <option key={c} value={c}>
-              {Math.round(c * 100)} % of their price
-            </option>
-          ))}
-        </Select>
-      </Field>
+      {boxes && (
+        <Field label="A box’s left-overs are worth to me">
+          <Select value={p.credit} onChange={(e) => set({ credit: Number(e.target.value) })}>
+            {[0, 0.15, 0.3, 0.5, 0.7].map((c) => (
+              <option key={c} value={c}>
+                {Math.round(c * 100)} % of their price
+              </option>
+            ))}
+          </Select>
+        </Field>
+      )}
       <ByLot makeUp={makeUp} need={need} />
       <PriceLists makeUp={makeUp} />
       {makeUp.market && <Sellers makeUp={makeUp} />}
@@ -128,7 +132,7 @@ function LimitField({
 }
 
 /** New or used, lot by lot, where a lot is to be other than the rest. */
-function ByLot({ makeUp, need }: { makeUp: MakeUpTools; need: NeedReport }) {
+function ByLot({ makeUp, need }: { makeUp: MakeUpTools; need: WantedParts }) {
   const { preferences: p, setPreferences } = makeUp;
   if (need.lots.length === 0) return null;
   const set = (id: string, to: string) => {
@@ -166,7 +170,7 @@ function ByLot({ makeUp, need }: { makeUp: MakeUpTools; need: NeedReport }) {
 
 /** Price lists as files: a seller who is not on the market is asked with the others. */
 function PriceLists({ makeUp }: { makeUp: MakeUpTools }) {
-  const palette = useBench((s) => s.bench.palette);
+  const { palette } = makeUp.known;
   const [says, setSays] = useState('');
   const take = async (file: File | undefined) => {
     if (!file) return;

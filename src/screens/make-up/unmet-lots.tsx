@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import type { MakeUpPlan, ProblemId } from '@/core/make-up';
-import { added } from '@/core/ledger';
+import type { Command } from '@/core/bench';
+import { added, type Watch } from '@/core/ledger';
 import { asId, type WatchId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { elementName, type ElementKey } from '@/core/parts';
@@ -16,8 +17,8 @@ import {
 } from '@/core/supply';
 import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
-import { askMarket, type MakeUpTools } from './use-make-up';
+import { askMarket } from '../common/ask-market';
+import type { MakeUpTools } from './use-make-up';
 
 const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
 
@@ -32,22 +33,23 @@ export function UnmetLots({
   plan,
   makeUp,
   today,
+  watches,
+  act,
 }: {
   readonly plan: MakeUpPlan;
   readonly makeUp: MakeUpTools;
   readonly today: string;
+  readonly watches: readonly Watch[];
+  /** Carries out what somebody wishes for a lot that cannot be had. */
+  readonly act: (command: Command) => void;
 }) {
-  const palette = useBench((s) => s.bench).palette;
-  const watches = useBench((s) => s.bench.records.watch);
-  useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
-  const watched = new Set([...watches.values()].map((w) => w.element));
+  const { palette } = makeUp.known;
+  const watched = new Set(watches.map((w) => w.element));
   const watch = (element: ElementKey, qty: number) => {
-    const { newId, now } = source();
-    perform({
+    const at = new Date().toISOString();
+    act({
       label: `watch for ${elementName(element)}`,
-      diff: added('watch', { id: asId<WatchId>(newId()), element, qty, note: '', at: now }),
+      diff: added('watch', { id: asId<WatchId>(crypto.randomUUID()), element, qty, note: '', at }),
     });
   };
   const [market, setMarket] = useState<MarketAnswer | 'asking' | 'failed'>('asking');

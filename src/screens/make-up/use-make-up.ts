@@ -1,8 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Workbench } from '@/core/bench';
-import type { PriceOf } from '@/core/ledger';
+import type { Colour } from '@/core/colour';
+import type { EntryKind, PriceOf } from '@/core/ledger';
+import type { BuildId, EntryId } from '@/core/shared/ids';
 import type { MakeUpPlan, Problem } from '@/core/make-up';
 import type { ElementKey } from '@/core/parts';
 import { inColour, splitElementKey } from '@/core/parts';
@@ -22,7 +23,7 @@ import {
   type Preferences,
   type SavedMakeUp,
 } from '@/core/supply';
-import { useBench } from '../common/bench-store';
+import { askMarket } from '../common/ask-market';
 import { useKeptMakeUp } from './use-kept-make-up';
 
 export interface Bound {
@@ -33,13 +34,26 @@ export interface Bound {
 
 export type MakeUpStage = 'idle' | 'asking' | 'solving' | 'done' | 'failed';
 
+/** What is to be made up. */
+export type WantedParts = Pick<NeedReport, 'lots' | 'missing'>;
+
+/** What a make-up goes by besides the need. */
+export interface KnownToMakeUp {
+  readonly palette: readonly Colour[];
+  readonly priceOf: PriceOf;
+  readonly kindOf: (entry: EntryId) => EntryKind | undefined;
+  /** The build it is kept for; null = it lasts as long as the page. */
+  readonly build: BuildId | null;
+  /** Preferences to begin with. */
+  readonly preferences?: Preferences;
+}
+
 /**
  * Asking the market and solving: the best cost and the floor as they close, and the plan. All of it is kept for the build:
  * a page that is closed, while it solves even, finds it again.
  */
-export function useMakeUp(need: NeedReport) {
-  const bench = useBench((s) => s.bench);
-  const [preferences, setPreferences] = useState<Preferences>(PREFERENCES);
+export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
+  const [preferences, setPreferences] = useState<Preferences>(known.preferences ?? PREFERENCES);
   const [seconds, setSeconds] = useState(5);
   const [stage, setStage] = useState<MakeUpStage>('idle');
   const [bounds, setBounds] = useState<readonly Bound[]>([]);
@@ -50,7 +64,7 @@ export function useMakeUp(need: NeedReport) {
   const stopper = useRef<AbortController | null>(null);
   useEffect(() => () => stopper.current?.abort(), []);
   useKeptMakeUp(
-    bench.build,
+    known.build,
     { preferences, seconds, lists, listPostage, asked },
     useCallback(
       (saved: SavedMakeUp) => {
@@ -58,10 +72,10 @@ export function useMakeUp(need: NeedReport) {
         setSeconds(saved.seconds);
         setLists(saved.lists);
         setListPostage(saved.listPostage);
-        setAsked(saved.asked && withCredit(saved.asked, saved.preferences, bench.priceOf));
+        setAsked(saved.asked && withCredit(saved.asked, saved.preferences, known.priceOf));
         if (saved.asked?.plan) setStage('done');
       },
-      [bench],
+      [known],
     ),
   );
   const run = useCallback(
@@ -72,13 +86,11 @@ export function useMakeUp(need: NeedReport) {
       setStage('asking');
       setBounds([]);
       setAsked(null);
-      const wanted = wantedElements(need.lots, bench, wish.shapes);
+      const wanted = wantedElements(need.lots, known.palette, wish.shapes);
       const market = await askAll(wanted, lists, mine.signal);
       if (mine.signal.aborted) return;
       if (!market) return setStage('failed');
-      const lots = wish.shapes
-        ? withShapes(need.lots, market, wish, (id) => bench.records.entry.get(id)?.kind)
-        : need.lots;
+      const lots = wish.shapes ? withShapes(need.lots, market, wish, known.kindOf) : need.lots;
       const question = {
         run: crypto.randomUUID(),
         market,
@@ -89,28 +101,29 @@ export function useMakeUp(need: NeedReport) {
       };
       setAsked(question);
       setStage('solving');
-      const problem = poseProblem(lots, market, wish, bench.priceOf);
+      const problem = poseProblem(lots, market, wish, known.priceOf);
       const onBound = (b: Bound) => setBounds((list) => [...list, b]);
       const plan = await solve(problem, seconds, mine.signal, onBound, question.run);
       if (mine.signal.aborted) return;
-      setAsked(plan && withCredit({ ...question, plan }, wish, bench.priceOf));
+      setAsked(plan && withCredit({ ...question, plan }, wish, known.priceOf));
       setStage(plan ? 'done' : 'failed');
     },
-    [bench, need, preferences, seconds, lists],
+    [known, need, preferences, seconds, lists],
   );
   const askAgain = useCallback(
     () =>
       askAll(
-        wantedElements(asked?.needed ?? [], bench, preferences.shapes),
+        wantedElements(asked?.needed ?? [], known.palette, preferences.shapes),
         lists,
         new AbortController().signal,
       ),
-    [asked, bench, preferences, lists],
+    [asked, known, preferences, lists],
   );
   const stop = useCallback(() => {
     if (asked) void fetch(`/api/make-up?run=${asked.run}`, { method: 'DELETE' });
   }, [asked]);
   return {
+    known,
     preferences,
     setPreferences,
     seconds,
@@ -151,11 +164,7 @@ const withCredit = (asked: AskedMakeUp, wish: Preferences, priceOf: PriceOf): As
 export type MakeUpTools = ReturnType<typeof useMakeUp>;
 
 /** The elements to ask for: the need's, and for hidden parts the same shape in every colour. */
-function wantedElements(
-  lots: readonly NeedLot[],
-  { palette }: Pick<Workbench, 'palette'>,
-  shapes: boolean,
-): ElementKey[] {
+function wantedElements(lots: readonly NeedLot[], palette: readonly Colour[], shapes: boolean): ElementKey[] {
   const wanted = new Set<ElementKey>();
   for (const l of lots) {
     wanted.add(l.element);
@@ -176,27 +185,6 @@ async function askAll(
   if (!answer) return null;
   const listed = await Promise.all(lists.map((l) => priceListSource(l).ask(elements)));
   return joinAnswers(answer, ...listed);
-}
-
-/** Asks up to four times: the network fails now and then. */
-export async function askMarket(
-  elements: readonly ElementKey[],
-  signal: AbortSignal,
-): Promise<MarketAnswer | null> {
-  for (let tries = 0; tries < 4; tries++)
-    try {
-      const response = await fetch('/api/market', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ elements }),
-        signal,
-      });
-      const body = (await response.json()) as { ok: boolean; value: MarketAnswer };
-      if (body.ok) return body.value;
-    } catch {
-      if (signal.aborted) return null;
-    }
-  return null;
 }
 
 /** Solves on the server, line by line: progress as it comes, the plan last. */

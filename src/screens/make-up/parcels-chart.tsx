@@ -6,7 +6,6 @@ import { Line } from 'react-chartjs-2';
 import { poseProblem } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
 import { solve, type MakeUpTools } from './use-make-up';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
@@ -22,12 +21,12 @@ const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
 
 /** What fewer parcels would cost: the plan made up again for one, two, three of them, and so on. */
 export function ParcelsChart({ makeUp }: { makeUp: MakeUpTools }) {
-  const priceOf = useBench((s) => s.bench.priceOf);
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [busy, setBusy] = useState(false);
   const stopper = useRef<AbortController | null>(null);
   useEffect(() => () => stopper.current?.abort(), []);
   const { market, lots, preferences } = makeUp;
+  const { priceOf } = makeUp.known;
   const draw = async () => {
     if (!market) return;
     const mine = new AbortController();

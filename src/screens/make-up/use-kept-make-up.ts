@@ -22,13 +22,21 @@ async function fetchKept(build: string, signal: AbortSignal): Promise<SavedMakeU
   return saved;
 }
 
-/** Finds what was asked before, and keeps what is asked now. Nothing is kept before what was there has been found. */
-export function useKeptMakeUp(build: string, now: SavedMakeUp, onFound: (saved: SavedMakeUp) => void): void {
+/**
+ * Finds what was asked before for a build, and keeps what is asked now. Nothing is kept before what was there has been
+ * found, and nothing at all where there is no build.
+ */
+export function useKeptMakeUp(
+  build: string | null,
+  now: SavedMakeUp,
+  onFound: (saved: SavedMakeUp) => void,
+): void {
   const known = useRef<string | null>(null);
   const found = useRef(onFound);
   const { preferences, seconds, lists, listPostage, asked } = now;
   const first = useRef(now);
   useEffect(() => {
+    if (build === null) return;
     const stop = new AbortController();
     void fetchKept(build, stop.signal)
       .then((saved) => {
@@ -43,6 +51,7 @@ export function useKeptMakeUp(build: string, now: SavedMakeUp, onFound: (saved: 
     return () => stop.abort();
   }, [build]);
   useEffect(() => {
+    if (build === null) return;
     const timer = setTimeout(() => {
       const text = textOf({ preferences, seconds, lists, listPostage, asked });
       if (known.current === null || known.current === text) return;
