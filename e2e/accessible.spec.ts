@@ -20,7 +20,6 @@ test.describe('axe finds nothing', () => {
   test('the bench, its mats, its line and its sheets', async ({ page }) => {
     test.slow();
     await openBuild(page, /Lightkeeper's House/);
-    await isAccessible(page);
     const mats: string[] = [];
     for (const mat of ['light mat', 'dark mat', 'middle mat']) {
       await page.getByRole('radio', { name: mat }).click();
@@ -39,7 +38,8 @@ test.describe('axe finds nothing', () => {
     for (const key of ['F1', 'Control+k', 'z', 'n', 'a']) {
       await page.keyboard.press(key);
       await expect(page.getByRole('dialog')).toBeVisible();
-      await isAccessible(page);
+      // What lies behind is out of reach while it is open.
+      await isAccessible(page, '[role=dialog]');
       await page.keyboard.press('Escape');
       await expect(page.getByRole('dialog')).toBeHidden();
     }
