@@ -90,8 +90,11 @@ function takeBracketedPrint(text: string): { plain: string; print: string } {
 
 const wordsOf = (text: string): string[] => text.split(/[\s()]+/).filter(Boolean);
 
-/** "plates" -> "plate"; "glass" and "tyre" stay. */
-export const singular = (word: string): string => (/[a-z]{2}[^s]s$/.test(word) ? word.slice(0, -1) : word);
+/** "plates" -> "plate", "arches" -> "arch"; "glass" and "tyre" stay. */
+export function singular(word: string): string {
+  if (/[a-z](ch|sh|ss|x)es$/.test(word)) return word.slice(0, -2);
+  return /[a-z]{2}[^s]s$/.test(word) ? word.slice(0, -1) : word;
+}
 
 const singularWords = (text: string): string[] => wordsOf(text).map(singular);
 
