@@ -113,13 +113,17 @@ test('prices that changed between plan and order are shown and asked about; noth
     ),
   });
   await expect(page.getByText(/Gull: 2 offers/)).toBeVisible();
+  const kept = page.waitForResponse(
+    (r) => r.request().method() === 'PUT' && (r.request().postData() ?? '').includes('"plan":{'),
+    { timeout: 90_000 },
+  );
   await page.getByRole('button', { name: /Make it up/ }).click();
   const plan = page.getByRole('region', { name: 'The plan' });
   await expect(plan).toContainText('Gull', { timeout: 60_000 });
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
   await isAccessible(page);
   // The page is closed and opened again: what was asked and found is there.
-  await page.waitForTimeout(1000);
+  expect((await kept).ok()).toBe(true);
   await page.reload();
   await openParts(page, 'Make-up');
   await expect(plan).toContainText('Gull');

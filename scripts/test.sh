@@ -12,6 +12,7 @@ fi
 step() { printf '\n== %s\n' "$1"; }
 # What only reads runs two at a time; what the second says is told when it is done.
 aside=$(mktemp)
+trap 'rm -f "$aside"' EXIT
 (
   step 'types';   npm run -s types
   step 'imports'; npm run -s imports
@@ -21,7 +22,6 @@ step 'format';  npm run -s format:check
 step 'lint';    npm run -s lint
 wait "$second" || { cat "$aside"; exit 1; }
 cat "$aside"
-rm -f "$aside"
 step 'unit';    npm run -s unit
 step 'build';   sh scripts/build.sh
 step 'browser'; npm run -s e2e

@@ -1,7 +1,7 @@
 import { withKnowledge } from '@/core/audit';
 import { priceLookup } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
-import type { MarketAnswer, MarketBox } from '@/core/supply';
+import { CLOCK_SETTING, type MarketAnswer, type MarketBox } from '@/core/supply';
 import { readCatalogue, readSetLots } from '@/data/catalogue';
 import type { Handle } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
@@ -41,7 +41,7 @@ export async function askMarket(
     priceOf,
     register: withKnowledge(standInRegister, imported, proof),
     year: new Date().getFullYear(),
-    day: readRecord(handle.db, 'setting', 'clock')?.values[0] ?? 0,
+    day: readRecord(handle.db, 'setting', CLOCK_SETTING)?.values[0] ?? 0,
     boxes,
     wait: (ms) => new Promise((done) => setTimeout(done, ms)),
     failing,

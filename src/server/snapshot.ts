@@ -1,6 +1,7 @@
 import { placeOf, RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
 import { Workbench, type BuildSnapshot } from '@/core/bench';
 import type { BuildId } from '@/core/shared/ids';
+import { CLOCK_SETTING, poolSetting } from '@/core/supply';
 import { claimsIn, orderOfBuilds, rankSetting, type Claim } from '@/core/stores';
 import type { Database, Handle } from '@/data/database';
 import { currentRevision, turnLabels } from '@/data/actions';
@@ -60,8 +61,12 @@ export function takeStores({ db }: Handle) {
     readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stores'),
     loans: loansOf(db),
     watches: readRecords(db, 'watch'),
+    /** Builds that are limited to their own boxes. */
+    bound: readRecords(db, 'build')
+      .map((b) => b.id)
+      .filter((id) => readRecord(db, 'setting', poolSetting(id))?.values[0] === 1),
     /** Days that the demo's clock was moved on. */
-    clock: readRecord(db, 'setting', 'clock')?.values[0] ?? 0,
+    clock: readRecord(db, 'setting', CLOCK_SETTING)?.values[0] ?? 0,
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
     turns: turnLabels(db, STORES_SCOPE),

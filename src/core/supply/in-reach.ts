@@ -3,7 +3,7 @@ import type { MakeUpPlan } from '../make-up';
 import { elementKey, inColour, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import { chanceWithin, type MarketAnswer, type MarketOffer, type MarketSeller, type Post } from './market';
-import { inTime, offerId, type Preferences } from './pose';
+import { inTime, isOpen, offerId, type Preferences } from './pose';
 
 /** What would bring pieces that a plan cannot have: a preference given up, or another element. */
 export type InReach = {
@@ -92,7 +92,7 @@ export function inReach(
 
 const fitness = (p: Preferences) => ({
   condition: ({ offer }: Left) => p.used || offer.grade === 'new',
-  open: ({ seller }: Left) => !p.never.has(seller.id) && (seller.genuine || !p.genuine),
+  open: ({ seller }: Left) => isOpen(seller, p),
   inTime: ({ seller }: Left) => inTime(seller, p),
 });
 

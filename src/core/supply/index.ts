@@ -1,13 +1,13 @@
 export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
-export { chanceWithin, weightOf } from './market';
+export { chanceWithin, CLOCK_SETTING, weightOf } from './market';
 export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource, Post } from './market';
 export {
   allowedSellers,
   boxCredit,
   boxGrade,
   boxId,
-  inTime,
+  boxRefused,
   lotId,
   offerId,
   poseProblem,

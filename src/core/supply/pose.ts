@@ -68,9 +68,24 @@ export const lotId = (lot: Pick<NeedLot, 'element' | 'hidden'>): string =>
 export const inTime = (post: Post, p: Preferences): boolean =>
   p.within === null || chanceWithin(post, p.within) >= p.chance;
 
-/** Sellers that may be used: not shut out, genuine where that is asked, and quick enough. */
+/** Whether a seller may be bought of at all: not shut out, and genuine where that is asked. */
+export const isOpen = (s: Pick<MarketSeller, 'id' | 'genuine'>, p: Preferences): boolean =>
+  !p.never.has(s.id) && (s.genuine || !p.genuine);
+
+/** Sellers that may be used: open, and quick enough. */
 export const allowedSellers = (market: MarketAnswer, p: Preferences): MarketSeller[] =>
-  market.sellers.filter((s) => !p.never.has(s.id) && (s.genuine || !p.genuine) && inTime(s, p));
+  market.sellers.filter((s) => isOpen(s, p) && inTime(s, p));
+
+/** Why a box may not be bought: its seller is not open, or it would not be there in time. Undefined = it may. */
+export function boxRefused(
+  box: MarketBox,
+  market: Pick<MarketAnswer, 'sellers'>,
+  p: Preferences,
+): 'shut out' | 'late' | undefined {
+  const seller = market.sellers.find((s) => s.name === box.seller);
+  if (seller && !isOpen(seller, p)) return 'shut out';
+  return inTime(box, p) ? undefined : 'late';
+}
 
 /** The need and a market as a make-up problem. Lots that nobody has are kept: they come back as unmet. */
 export function poseProblem(
@@ -125,7 +140,7 @@ export function poseProblem(
         multiple: o.multiple,
       })),
   }));
-  const boxes = preferences.boxes ? market.boxes.filter((b) => inTime(b, preferences)) : [];
+  const boxes = preferences.boxes ? market.boxes.filter((b) => !boxRefused(b, market, preferences)) : [];
   const wanted = new Set(lots.map((l) => l.element));
   const donors = boxes.map((b) => ({
     id: boxId(b),

@@ -29,6 +29,7 @@ import {
   awaited,
   boxCredit,
   boxOf,
+  boxRefused,
   chanceWithin,
   coloursOfPart,
   countOrderIn,
@@ -225,6 +226,25 @@ describe('from need to order', () => {
     expect(needOf(bench).fromDonors).toBeGreaterThan(0);
     expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
     expect(overdrafts(bench.built.balances)).toEqual([]);
+  });
+
+  it('a box of a seller who is shut out, or not genuine, is not bought', () => {
+    const bench = wall();
+    const boxes = [boxFor('Near box', 9, [{ element: tile, qty: 5 }])];
+    const offered = (p: Partial<typeof PREFERENCES>, genuine = true) => {
+      const sellers = market.sellers.map((s) => ({ ...s, genuine }));
+      const at = { sellers, boxes };
+      const wish = { ...PREFERENCES, ...p };
+      const posed = poseProblem(needOf(bench).lots, at, wish, bench.priceOf).donors.length;
+      return [posed, boxRefused(boxes[0]!, at, wish)];
+    };
+    expect(offered({})).toEqual([1, undefined]);
+    expect(offered({ never: new Set(['Near']) })).toEqual([0, 'shut out']);
+    expect(offered({ never: new Set(['Far']) })).toEqual([1, undefined]);
+    expect(offered({ genuine: true }, false)).toEqual([0, 'shut out']);
+    expect(offered({ genuine: false }, false)).toEqual([1, undefined]);
+    expect(offered({ within: 2 })).toEqual([0, 'late']);
+    expect(offered({ boxes: false })).toEqual([0, undefined]);
   });
 
   it('a box that is not there in time is not bought', () => {

@@ -1,6 +1,6 @@
 import type { MakeUpPlan } from '@/core/make-up';
 import type { ElementKey } from '@/core/parts';
-import { addDays, boxId, inTime, type MarketBox } from '@/core/supply';
+import { addDays, boxId, boxRefused, type MarketBox } from '@/core/supply';
 import { count, money } from '@/ui/numbers';
 import type { MakeUpTools } from './use-make-up';
 
@@ -36,8 +36,8 @@ export function BoxesTold({ plan, makeUp, today }: { plan: MakeUpPlan; makeUp: M
           <li key={boxId(b)}>
             {copies > 0
               ? `${copies} × ${box} of ${b.seller}, about ${addDays(today, b.days)}: ${count(useful)} of its pieces are needed, and singly they cost more.`
-              : !inTime(b, preferences)
-                ? `${box} does not come in time.`
+              : boxRefused(b, market, preferences)
+                ? `${box} ${boxRefused(b, market, preferences) === 'late' ? 'does not come in time' : `is sold by ${b.seller}, whom you shut out or who promises no genuine parts`}.`
                 : `${box} is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
           </li>
         );

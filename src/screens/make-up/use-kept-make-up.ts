@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { keepMakeUp, readMakeUp, type SavedMakeUp } from '@/core/supply';
+import { keepMakeUp, readMakeUp, type AskedMakeUp, type SavedMakeUp } from '@/core/supply';
 
 /** How long somebody may still be typing before what they chose is kept. */
 const SETTLES_MS = 250;
@@ -10,16 +10,19 @@ const TRIES = 3;
 const textOf = (saved: SavedMakeUp): string => JSON.stringify(keepMakeUp(saved));
 const pathOf = (build: string) => `/api/builds/${build}/make-up`;
 
-/** Fetches what is kept for a build, once more when its run was still being ended. */
 async function fetchKept(build: string, signal: AbortSignal): Promise<SavedMakeUp | undefined> {
-  let saved: SavedMakeUp | undefined;
+  const body = (await (await fetch(pathOf(build), { signal })).json()) as { value?: unknown };
+  return readMakeUp(body.value);
+}
+
+/** What the run that was on when its page was closed had found, once it has said so. */
+async function fetchPlan(build: string, run: string, signal: AbortSignal): Promise<AskedMakeUp | null> {
   for (let tries = 0; tries < TRIES; tries++) {
-    const body = (await (await fetch(pathOf(build), { signal })).json()) as { value?: unknown };
-    saved = readMakeUp(body.value);
-    if (!saved?.asked || saved.asked.plan) break;
     await new Promise((done) => setTimeout(done, AGAIN_MS));
+    const asked = (await fetchKept(build, signal))?.asked;
+    if (asked?.run === run && asked.plan) return asked;
   }
-  return saved;
+  return null;
 }
 
 /**
@@ -30,24 +33,30 @@ export function useKeptMakeUp(
   build: string | null,
   now: SavedMakeUp,
   onFound: (saved: SavedMakeUp) => void,
+  onPlan: (asked: AskedMakeUp, wish: SavedMakeUp['preferences']) => void,
 ): void {
   const known = useRef<string | null>(null);
   const found = useRef(onFound);
+  const planned = useRef(onPlan);
   const { preferences, seconds, lists, listPostage, asked } = now;
   const first = useRef(now);
   useEffect(() => {
     if (build === null) return;
     const stop = new AbortController();
-    void fetchKept(build, stop.signal)
-      .then((saved) => {
-        if (stop.signal.aborted) return;
-        known.current = textOf(saved ?? first.current);
-        if (saved) found.current(saved);
-      })
-      .catch(() => {
-        // The server is away: what is chosen now is kept when it is back.
-        if (!stop.signal.aborted) known.current = textOf(first.current);
-      });
+    const find = async () => {
+      const saved = await fetchKept(build, stop.signal);
+      if (stop.signal.aborted) return;
+      known.current = textOf(saved ?? first.current);
+      if (!saved) return;
+      found.current(saved);
+      if (!saved.asked || saved.asked.plan) return;
+      const later = await fetchPlan(build, saved.asked.run, stop.signal);
+      if (later && !stop.signal.aborted) planned.current(later, saved.preferences);
+    };
+    find().catch(() => {
+      // The server is away: what is chosen now is kept when it is back.
+      if (!stop.signal.aborted) known.current ??= textOf(first.current);
+    });
     return () => stop.abort();
   }, [build]);
   useEffect(() => {

@@ -13,6 +13,7 @@ import {
   poseProblem,
   PREFERENCES,
   priceListSource,
+  readOfferId,
   shapesFor,
   withShapes,
   type AskedMakeUp,
@@ -68,12 +69,22 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
     { preferences, seconds, lists, listPostage, asked },
     useCallback(
       (saved: SavedMakeUp) => {
+        // Somebody was quicker than the server: what they asked meanwhile stands.
+        if (stopper.current) return;
         setPreferences(saved.preferences);
         setSeconds(saved.seconds);
         setLists(saved.lists);
         setListPostage(saved.listPostage);
         setAsked(saved.asked && withCredit(saved.asked, saved.preferences, known.priceOf));
         if (saved.asked?.plan) setStage('done');
+      },
+      [known],
+    ),
+    useCallback(
+      (later: AskedMakeUp, wish: Preferences) => {
+        if (stopper.current) return;
+        setAsked(withCredit(later, wish, known.priceOf));
+        setStage('done');
       },
       [known],
     ),
@@ -113,11 +124,17 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
   const askAgain = useCallback(
     () =>
       askAll(
-        wantedElements(asked?.needed ?? [], known.palette, preferences.shapes),
+        // What is bought, and what it is bought for: the boxes that have some of that are told with it.
+        [
+          ...new Set([
+            ...(asked?.lots ?? []).map((l) => l.element),
+            ...(asked?.plan?.buys ?? []).map((b) => readOfferId(String(b.element)).element),
+          ]),
+        ],
         lists,
         new AbortController().signal,
       ),
-    [asked, known, preferences, lists],
+    [asked, lists],
   );
   const stop = useCallback(() => {
     if (asked) void fetch(`/api/make-up?run=${asked.run}`, { method: 'DELETE' });

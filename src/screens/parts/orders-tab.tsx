@@ -3,7 +3,15 @@
 import { useEffect, useState } from 'react';
 import { added, changed, type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, awaited, boxOf, outlookOf, type MarketSeller, type Outlook } from '@/core/supply';
+import {
+  addDays,
+  awaited,
+  boxOf,
+  CLOCK_SETTING,
+  outlookOf,
+  type MarketSeller,
+  type Outlook,
+} from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces } from '@/ui/numbers';
@@ -12,7 +20,7 @@ import { fateOf } from '@/stand-ins/market';
 import { useBench } from '../common/bench-store';
 import { askMarket } from '../common/ask-market';
 import { CountForm } from './count-form';
-import { CLOCK_SETTING, useToday } from './use-today';
+import { useToday } from './use-today';
 
 /** What is on its way, what is late, and counting in what has come. */
 export function OrdersTab() {

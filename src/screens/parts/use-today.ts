@@ -1,10 +1,7 @@
 'use client';
 
-import { addDays } from '@/core/supply';
+import { addDays, CLOCK_SETTING } from '@/core/supply';
 import { useBench } from '../common/bench-store';
-
-/** The id of the setting that moves the demo's clock on, in days. */
-export const CLOCK_SETTING = 'clock';
 
 /** Today, or a later day when the clock was moved on. */
 export function useToday(): string {

@@ -1,11 +1,12 @@
 import Link from 'next/link';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Workbench } from '@/core/bench';
 import type { Colour } from '@/core/colour';
 import { priceLookup } from '@/core/ledger';
 import type { BuildId, EntryId } from '@/core/shared/ids';
 import { addDays, joinNeeds, needOf, placeTogether, PREFERENCES, type NeedReport } from '@/core/supply';
 import type { StoresSnapshot } from '@/server/snapshot';
+import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/bench-store';
@@ -33,9 +34,17 @@ export function TogetherTab({
   acts: StoresActs;
   palette: readonly Colour[];
 }) {
-  const all = useLacking(stores);
-  const [left, setLeft] = useState<ReadonlySet<BuildId>>(new Set());
-  const chosen = useMemo(() => (all ?? []).filter((l) => !left.has(l.bench.build)), [all, left]);
+  const [all, askAgain] = useLacking(stores);
+  /** What was ticked or not; a build that is limited to its boxes buys nothing unless it is. */
+  const [ticked, setTicked] = useState<ReadonlyMap<BuildId, boolean>>(new Map());
+  const isIn = useCallback(
+    (build: BuildId) => ticked.get(build) ?? !stores.bound.includes(build),
+    [ticked, stores.bound],
+  );
+  const chosen = useMemo(
+    () => (all === 'asking' || all === 'failed' ? [] : all).filter((l) => isIn(l.bench.build)),
+    [all, isIn],
+  );
   const need = useMemo(
     () => ({
       lots: joinNeeds(chosen.map((l) => l.need.lots)),
@@ -56,7 +65,13 @@ export function TogetherTab({
   );
   const makeUp = useMakeUp(need, known);
   const today = addDays(new Date().toISOString(), stores.clock);
-  if (!all)
+  if (all === 'failed')
+    return (
+      <p role="alert" className="p-4">
+        The server did not answer for every build. <Button onClick={askAgain}>Ask again</Button>
+      </p>
+    );
+  if (all === 'asking')
     return (
       <p role="status" className="p-4">
         Going through every build…
@@ -70,14 +85,9 @@ export function TogetherTab({
         {all.map(({ bench, name, need: own }) => (
           <Check
             key={bench.build}
-            words={`${name}, ${pieces(own.missing)}`}
-            on={!left.has(bench.build)}
-            onChange={(on) => {
-              const next = new Set(left);
-              if (on) next.delete(bench.build);
-              else next.add(bench.build);
-              setLeft(next);
-            }}
+            words={`${name}, ${pieces(own.missing)}${stores.bound.includes(bench.build) ? ', bound to its boxes' : ''}`}
+            on={isIn(bench.build)}
+            onChange={(on) => setTicked(new Map(ticked).set(bench.build, on))}
           />
         ))}
       </fieldset>
@@ -121,14 +131,19 @@ export function TogetherTab({
   );
 }
 
-/** The builds that lack something, in the order in which they have the stores; null while they are gone through. */
-function useLacking(stores: StoresSnapshot): readonly Lacking[] | null {
-  const [found, setFound] = useState<readonly Lacking[] | null>(null);
+type Found = readonly Lacking[] | 'asking' | 'failed';
+
+/** The builds that lack something, in the order in which they have the stores, and going through them once more. */
+function useLacking(stores: StoresSnapshot): readonly [Found, () => void] {
+  const [found, setFound] = useState<Found>('asking');
+  const [asked, setAsked] = useState(0);
   const { builds, revision } = stores;
   useEffect(() => {
     let there = true;
     void Promise.all(builds.map((b) => fetchSnapshot(b.id))).then((snapshots) => {
       if (!there) return;
+      // A build that is not answered for may lack a lot.
+      if (snapshots.some((s) => !s)) return setFound('failed');
       setFound(
         snapshots.flatMap((snapshot, i): Lacking[] => {
           if (!snapshot) return [];
@@ -141,6 +156,6 @@ function useLacking(stores: StoresSnapshot): readonly Lacking[] | null {
     return () => {
       there = false;
     };
-  }, [builds, revision]);
-  return found;
+  }, [builds, revision, asked]);
+  return [found, () => setAsked((n) => n + 1)];
 }
