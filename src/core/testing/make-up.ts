@@ -1,5 +1,5 @@
 import { between, pick, seededRandom } from '../shared/random';
-import type { MakeUpPlan, Problem, ProblemId } from '../make-up';
+import { planOf, type Compiled, type MakeUpPlan, type Problem, type ProblemId, type Saved } from '../make-up';
 
 /**
  * Checks a plan against its problem without a line of the solver's: every limit kept, every penny added, every piece
@@ -56,6 +56,17 @@ export function faultsOf(problem: Problem, plan: MakeUpPlan): string[] {
   if (short > 0) faults.push(`${short} pieces that it calls met are not there`);
   return faults;
 }
+
+/** What is wrong with a plan as a search has put it away. */
+export const faultsIn = (c: Compiled, problem: Problem, saved: Saved): string[] =>
+  faultsOf(
+    problem,
+    planOf(c, problem, saved, {
+      status: 'bestSoFar',
+      floor: 0,
+      byHand: { cheapestEach: 0, fewestSellers: 0 },
+    }),
+  );
 
 /** Pieces that lots should have (their need less what is told as unmet) and that no supply can give them. */
 function unserved(
