@@ -1,4 +1,5 @@
 import next from 'eslint-config-next';
+import regexp from 'eslint-plugin-regexp';
 
 const config = [
   ...next,
@@ -15,7 +16,11 @@ const config = [
   },
   {
     files: ['**/*.{ts,tsx,mjs}'],
+    plugins: { regexp },
     rules: {
+      // Foreign text of any length goes through these: the time must grow with the text, and no faster.
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential', ignorePartial: false }],
       'no-console': ['error', { allow: ['warn', 'error'] }],
       eqeqeq: 'error',
       'prefer-const': 'error',

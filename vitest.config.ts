@@ -12,6 +12,7 @@ export default defineConfig({
     include: ['src/**/*.test.{ts,tsx}'],
     testTimeout: 240_000,
     hookTimeout: 120_000,
+    globalSetup: ['src/server/testing/bundle-threads.ts'],
     setupFiles: ['src/core/testing/seed.ts'],
   },
 });

@@ -6,7 +6,7 @@ const MAY_IMPORT = {
   core: [],
   data: ['core'],
   'stand-ins': ['core'],
-  workers: ['core'],
+  workers: ['core', 'data'],
   server: ['data', 'stand-ins', 'workers', 'core'],
   demo: ['server', 'data', 'stand-ins', 'core'],
   ui: ['core'],

@@ -8,4 +8,4 @@ if [ "${1:-}" = "--reset" ]; then rm -rf "$EVARN_DATA"; fi
 sh scripts/build.sh
 node_modules/.bin/tsx scripts/seed.ts
 echo "Evarn's demo is on http://127.0.0.1:${PORT:-3717}"
-exec node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "${PORT:-3717}"
+exec node scripts/start.mjs "${PORT:-3717}"

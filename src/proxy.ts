@@ -2,20 +2,41 @@ import { NextResponse, type NextRequest } from 'next/server';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d{1,5})?$/i;
 
-/** Only this machine's own pages may talk to the server: a foreign Host is misdirected, a foreign Origin forbidden. */
+/**
+ * Only this machine's own pages may talk to the server: a foreign Host is misdirected, a foreign Origin forbidden, and
+ * so is whatever another site's page asks for, by any method. Following a link to a page of ours is all it may do.
+ */
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get('host') ?? '';
   const forwarded = request.headers.get('x-forwarded-host');
   if (!LOOPBACK.test(host) || (forwarded !== null && !LOOPBACK.test(forwarded)))
-    return new NextResponse('Evarn answers on this machine only.', { status: 421 });
+    return refused('Evarn answers on this machine only.', 421);
   const origin = request.headers.get('origin');
-  if (origin !== null && origin !== `http://${host}`)
-    return new NextResponse('Not from here.', { status: 403 });
+  if (origin !== null && origin !== `http://${host}`) return refused('Not from here.', 403);
   const site = request.headers.get('sec-fetch-site');
-  const writes = !['GET', 'HEAD'].includes(request.method);
-  if (writes && site !== null && site !== 'same-origin' && site !== 'none')
-    return new NextResponse('Not from here.', { status: 403 });
+  const ours = site === null || site === 'same-origin' || site === 'none';
+  if (!ours && !isPageOpened(request)) return refused('Not from here.', 403);
   return withPolicy(request);
+}
+
+/** A link that was followed, or an address typed in another tab: a page is shown, nothing is done. */
+const isPageOpened = (request: NextRequest): boolean =>
+  ['GET', 'HEAD'].includes(request.method) &&
+  request.headers.get('sec-fetch-mode') === 'navigate' &&
+  request.headers.get('sec-fetch-dest') === 'document' &&
+  !request.nextUrl.pathname.startsWith('/api/');
+
+function refused(says: string, status: number): NextResponse {
+  const response = new NextResponse(says, { status });
+  harden(response);
+  return response;
+}
+
+function harden(response: NextResponse): void {
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'no-referrer');
+  response.headers.set('cross-origin-opener-policy', 'same-origin');
+  response.headers.set('cross-origin-resource-policy', 'same-origin');
 }
 
 function withPolicy(request: NextRequest): NextResponse {
@@ -39,11 +60,6 @@ function withPolicy(request: NextRequest): NextResponse {
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'no-referrer');
-  response.headers.set('cross-origin-opener-policy', 'same-origin');
-  response.headers.set('cross-origin-resource-policy', 'same-origin');
+  harden(response);
   return response;
 }
-
-export const config = { matcher: ['/((?!_next/static|_next/image).*)'] };

@@ -2,13 +2,14 @@ import { paletteOf, recordSetOf } from '@/core/bench';
 import { readRecords } from '@/data/records';
 import { ShelfScreen } from '@/screens/shelf';
 import { readShelf } from '@/server/shelf';
-import { workspace } from '@/server/workspace';
+import { withWorkspace } from './with-workspace';
 
 export default function ShelfPage() {
-  const handle = workspace();
-  const custom = readRecords(handle.db, 'customColour').map((record) => ({
-    type: 'customColour' as const,
-    record,
-  }));
-  return <ShelfScreen builds={readShelf(handle)} palette={paletteOf(recordSetOf(custom))} />;
+  return withWorkspace((handle) => {
+    const custom = readRecords(handle.db, 'customColour').map((record) => ({
+      type: 'customColour' as const,
+      record,
+    }));
+    return <ShelfScreen builds={readShelf(handle)} palette={paletteOf(recordSetOf(custom))} />;
+  });
 }

@@ -1,4 +1,5 @@
 import { and, desc, eq, gt, inArray, max } from 'drizzle-orm';
+import { upgradeRecord } from '@/core/formats/upgrade';
 import { invertDiff, type Action, type Diff } from '@/core/ledger';
 import type { Database } from './database';
 import { actions, changes } from './schema';
@@ -36,33 +37,58 @@ export const revisionOf = (db: Database, scopes: readonly string[]): number =>
     .where(inArray(actions.scope, [...scopes]))
     .get()?.r ?? 0;
 
-/** The revision at which a request was carried out, if it was: the same request sent twice counts once. */
-export const revisionOfRequest = (db: Database, request: string): number | undefined =>
-  db.select({ r: changes.revision }).from(changes).where(eq(changes.request, request)).get()?.r;
+/** What a request that was carried out came to: the same request sent twice counts once. */
+export interface CarriedOut {
+  readonly revision: number;
+  readonly scope: string;
+  readonly label: string;
+  /** Fingerprint of what was asked; null for what was kept before fingerprints were. */
+  readonly content: string | null;
+}
+
+export const carriedOut = (db: Database, request: string): CarriedOut | undefined =>
+  db
+    .select({
+      revision: changes.revision,
+      scope: actions.scope,
+      label: actions.label,
+      content: changes.content,
+    })
+    .from(changes)
+    .innerJoin(actions, eq(actions.id, changes.action))
+    .where(eq(changes.request, request))
+    .get();
 
 /** Writes down a new action. What was undone in its scope before can no longer be redone. */
-export function keepAction(db: Database, action: Action, at: string): number {
+export function keepAction(db: Database, action: Action, at: string, content: string): number {
   db.update(actions)
     .set({ state: 'dropped' })
     .where(and(eq(actions.scope, action.scope), eq(actions.state, 'undone')))
     .run();
   const { id, scope, label, diff } = action;
   db.insert(actions).values({ id, scope, label, diff, state: 'done', position: 0, at }).run();
-  return keepStep(db, action.id, action.id, 'do');
+  return keepStep(db, { request: action.id, action: action.id, direction: 'do', content });
 }
 
 /** Writes down that an action was undone or redone. */
-export function keepTurn(db: Database, request: string, action: string, direction: 'undo' | 'redo'): number {
+export function keepTurn(
+  db: Database,
+  step: { request: string; action: string; direction: 'undo' | 'redo'; content: string },
+): number {
+  const { action, direction } = step;
   db.update(actions)
     .set({ state: direction === 'undo' ? 'undone' : 'done' })
     .where(eq(actions.id, action))
     .run();
-  return keepStep(db, request, action, direction);
+  return keepStep(db, step);
 }
 
-function keepStep(db: Database, request: string, action: string, direction: Direction): number {
-  const { revision } = db.insert(changes).values({ request, action, direction }).returning().get();
-  db.update(actions).set({ position: revision }).where(eq(actions.id, action)).run();
+function keepStep(
+  db: Database,
+  step: { request: string; action: string; direction: Direction; content: string },
+): number {
+  const { revision } = db.insert(changes).values(step).returning().get();
+  db.update(actions).set({ position: revision }).where(eq(actions.id, step.action)).run();
   return revision;
 }
 
@@ -77,9 +103,18 @@ export function nextTurn(db: Database, scope: string, direction: 'undo' | 'redo'
     .limit(1)
     .get();
   if (!row) return undefined;
-  const diff = row.diff as Diff;
+  const diff = upgradeDiff(row.diff as Diff);
   return { id: row.id, label: row.label, diff: direction === 'undo' ? invertDiff(diff) : diff };
 }
+
+/** A diff as an earlier program kept it, with its records in today's shape. */
+export const upgradeDiff = (diff: Diff): Diff => ({
+  added: diff.added.map((r) => ({ ...r, record: upgradeRecord(r.type, r.record) }) as typeof r),
+  removed: diff.removed.map((r) => ({ ...r, record: upgradeRecord(r.type, r.record) }) as typeof r),
+  changed: diff.changed.map(
+    (c) => ({ ...c, from: upgradeRecord(c.type, c.from), to: upgradeRecord(c.type, c.to) }) as typeof c,
+  ),
+});
 
 /** What undo and redo would do, in words, without reading the diffs. */
 export function turnLabels(db: Database, scope: string): { undo: string | null; redo: string | null } {

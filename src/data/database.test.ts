@@ -7,6 +7,7 @@ import {
   changed,
   joinDiffs,
   modelAccount,
+  storesAccount,
   RECORD_TYPES,
   removed,
   type AccountKey,
@@ -45,7 +46,7 @@ import {
 } from '@/core/testing/world';
 import { readCatalogue, readSetLots, writeSet } from './catalogue';
 import { inTransaction, openDatabase, stampOf, type Handle } from './database';
-import { highestNo, readRecord, readRecords, writeDiff } from './records';
+import { numbersIn, readRecord, readRecords, writeDiff } from './records';
 
 const NOW = new Date('2026-11-24T10:00:00Z');
 const memory = () => openDatabase(':memory:', NOW);
@@ -137,7 +138,7 @@ const SURVEY: Diff = joinDiffs(
   added('kept', {
     id: asId<KeptId>('k'),
     name: 'Lamp table',
-    account: 'stores:t' as AccountKey,
+    account: storesAccount(TRAYS[0]!),
     lots: [{ element: ELEMENT, qty: 2 }],
   }),
   added('poolModel', {
@@ -218,8 +219,8 @@ describe('records', () => {
     expect(readRecords(handle.db, 'build', other)).toHaveLength(1);
     expect(readRecords(handle.db, 'tray', other)).toHaveLength(TRAYS.length);
     expect([
-      highestNo(handle.db, 'modification', BUILD),
-      highestNo(handle.db, 'modification', other),
+      numbersIn(handle.db, 'modification', BUILD).top,
+      numbersIn(handle.db, 'modification', other).top,
     ]).toEqual([4, 0]);
   });
 

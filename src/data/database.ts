@@ -3,6 +3,9 @@ import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import fs from 'node:fs';
 import path from 'node:path';
+import type { Trouble } from '@/core/shared/trouble';
+import { appliedMigrations, schemaFault } from './check-schema';
+import { MIGRATIONS, shippedMigrations } from './migrations';
 import * as schema from './schema';
 
 /** A workspace's database. Inside `inTransaction` the same type stands for the transaction. */
@@ -14,10 +17,11 @@ export interface Handle {
   readonly file: string;
 }
 
-const MIGRATIONS = path.join(/* turbopackIgnore: true */ process.cwd(), 'drizzle');
-
 /** The folder that holds the workspace: EVARN_DATA, or ./data/workspace. */
 export const dataFolder = (): string => path.resolve(process.env.EVARN_DATA ?? 'data/workspace');
+
+/** The name of the workspace's file in its folder. */
+export const WORKSPACE_FILE = 'evarn.sqlite';
 
 /**
  * Opens a workspace's file, making it when it is not there: WAL, full sync, foreign keys, and migrations, before which
@@ -25,18 +29,56 @@ export const dataFolder = (): string => path.resolve(process.env.EVARN_DATA ?? '
  */
 export function openDatabase(folder: string, now: Date, migrations = MIGRATIONS): Handle {
   const inMemory = folder === ':memory:';
-  const file = inMemory ? folder : path.join(folder, 'evarn.sqlite');
   if (!inMemory) fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
-  const sqlite = new Sqlite(file);
-  sqlite.pragma('journal_mode = WAL');
-  sqlite.pragma('synchronous = FULL');
-  sqlite.pragma('foreign_keys = ON');
-  sqlite.pragma('busy_timeout = 5000');
-  if (!inMemory && hasWork(sqlite) && pendingMigrations(sqlite, migrations) > 0)
-    copyTo(sqlite, path.join(folder, 'backups', `before-migration-${stampOf(now)}.sqlite`));
-  const db = drizzle(sqlite, { schema, casing: 'snake_case' });
-  migrate(db, { migrationsFolder: migrations });
-  return { db, sqlite, file };
+  const file = inMemory ? folder : path.join(folder, WORKSPACE_FILE);
+  return openFile(file, migrations, (sqlite) => {
+    if (!inMemory && appliedMigrations(sqlite).length > 0)
+      copyTo(sqlite, path.join(folder, 'backups', `before-migration-${stampOf(now)}.sqlite`));
+  });
+}
+
+/** Opens one database file and brings it to this program's version; `before` is called before it is changed. */
+export function openFile(
+  file: string,
+  migrations = MIGRATIONS,
+  before: (sqlite: Sqlite.Database) => void = () => {},
+): Handle {
+  const sqlite = new Sqlite(file, { timeout: 0 });
+  try {
+    sqlite.pragma('journal_mode = WAL');
+    sqlite.pragma('synchronous = FULL');
+    const db = drizzle(sqlite, { schema, casing: 'snake_case' });
+    if (shippedMigrations(migrations).length > appliedMigrations(sqlite).length) {
+      before(sqlite);
+      // A table is made anew by being dropped: what refers to it is checked when all is done.
+      sqlite.pragma('foreign_keys = OFF');
+      migrate(db, { migrationsFolder: migrations });
+      const [broken] = sqlite.pragma('foreign_key_check') as unknown[];
+      if (broken) throw new Error(`a migration left a reference to nothing: ${JSON.stringify(broken)}`);
+    }
+    sqlite.pragma('foreign_keys = ON');
+    return { db, sqlite, file };
+  } catch (error) {
+    sqlite.close();
+    throw error;
+  }
+}
+
+/** What keeps the workspace in a folder from being opened, looked at without changing it; undefined for a new one. */
+export function openFault(folder: string): Trouble | undefined {
+  const file = path.join(folder, WORKSPACE_FILE);
+  fs.accessSync(folder, fs.constants.W_OK | fs.constants.R_OK);
+  if (!fs.existsSync(file) || fs.statSync(file).size === 0) return undefined;
+  fs.accessSync(file, fs.constants.W_OK | fs.constants.R_OK);
+  // Not read-only: a log left by a crash is carried over by opening, and that must be able to write.
+  const sqlite = new Sqlite(file, { timeout: 0 });
+  try {
+    const fault = schemaFault(sqlite);
+    if (fault) return fault;
+    return sqlite.pragma('quick_check', { simple: true }) === 'ok' ? undefined : { trouble: 'damaged' };
+  } finally {
+    sqlite.close();
+  }
 }
 
 /** "20261124-093000-123": sorts by time and is safe in a file's name. */
@@ -46,21 +88,6 @@ export const stampOf = (now: Date): string =>
 /** Writes a whole, consistent copy of the database to a new file. */
 export function copyTo(sqlite: Sqlite.Database, file: string): void {
   sqlite.prepare('VACUUM INTO ?').run(file);
-}
-
-const hasTable = (sqlite: Sqlite.Database, name: string): boolean =>
-  sqlite.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?").get(name) !== undefined;
-
-const hasWork = (sqlite: Sqlite.Database): boolean => hasTable(sqlite, 'builds');
-
-/** How many of the shipped migrations this file has not had yet. Below zero: the file is newer than this program. */
-export function pendingMigrations(sqlite: Sqlite.Database, migrations = MIGRATIONS): number {
-  const journal = JSON.parse(fs.readFileSync(path.join(migrations, 'meta/_journal.json'), 'utf8')) as {
-    entries: unknown[];
-  };
-  if (!hasTable(sqlite, '__drizzle_migrations')) return journal.entries.length;
-  const { n } = sqlite.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get() as { n: number };
-  return journal.entries.length - n;
 }
 
 /** Runs `work` in one write transaction: all of it is kept, or, when it throws, none. */

@@ -8,6 +8,7 @@ import {
   type RecordTypes,
   type TypedRecord,
 } from '@/core/ledger';
+import { openPlaces } from './accounts';
 import type { Database } from './database';
 import * as t from './schema';
 
@@ -88,16 +89,29 @@ export function readRecord<T extends RecordType>(
   return readWhere(db, type, eq(tableOf(type).id, id))[0];
 }
 
-/** The highest number given in a build so far; 0 when none was. */
-export function highestNo(db: Database, type: 'entry' | 'modification', build: string): number {
+/** The numbers given in a build so far: the highest, 0 when there is none, and all of them when asked for. */
+export function numbersIn(
+  db: Database,
+  type: 'entry' | 'modification',
+  build: string,
+): { readonly top: number; all(): number[] } {
   const table = type === 'entry' ? t.entries : t.modifications;
-  return (
-    db
-      .select({ no: max(table.no) })
-      .from(table)
-      .where(eq(table.build, build))
-      .get()?.no ?? 0
-  );
+  const ofBuild = eq(table.build, build);
+  const top = db
+    .select({ no: max(table.no) })
+    .from(table)
+    .where(ofBuild)
+    .get()?.no;
+  return {
+    top: top ?? 0,
+    all: () =>
+      db
+        .select({ no: table.no })
+        .from(table)
+        .where(ofBuild)
+        .all()
+        .map((r) => r.no),
+  };
 }
 
 function readWhere<T extends RecordType>(db: Database, type: T, where: SQL | undefined): RecordTypes[T][] {
@@ -128,8 +142,9 @@ function withMovements(db: Database, rows: readonly Entry[]): Entry[] {
 /** Writes a diff. Parents go in before children and out after them; the caller's transaction makes it all or nothing. */
 export function writeDiff(db: Database, diff: Diff): void {
   for (const { type, record } of inOrder(diff.removed).reverse()) remove(db, type, record.id);
-  for (const { type, to } of diff.changed) update(db, type, to);
+  openPlaces(db, diff);
   const adding = inOrder(diff.added);
+  for (const { type, to } of diff.changed) update(db, type, to);
   for (const type of RECORD_TYPES)
     insert(
       db,

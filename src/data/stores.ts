@@ -14,11 +14,11 @@ export function storesClaims(db: Database): Claim[] {
       group by e.build, m.from_account, m.element, m.grade`);
 }
 
-/** Planned entries that take pieces from the stores, whole: they follow their pieces when these are moved. */
+/** Planned entries that take pieces from the stores or put some there, whole: they follow when pieces are moved. */
 export function storesPlans(db: Database): Entry[] {
   const ids = db.all<{ id: string }>(sql`
     select distinct e.id from movements m join entries e on e.id = m.entry
-      where e.state = 'planned' and m.from_account glob 'stores:*'`);
+      where e.state = 'planned' and (m.from_account glob 'stores:*' or m.to_account glob 'stores:*')`);
   return readEntries(
     db,
     inArray(

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { recordSchema } from '@/core/formats/record-schemas';
 import { coverProgramme, type Cover, type CoverBox, type CoverModel, type MarketBox } from '@/core/supply';
 import type { Handle } from '@/data/database';
-import { solveProgramme } from './make-up-threads';
+import { solveProgramme } from './solve-programme';
 import { boxesForSale } from './market';
 
 const SECONDS = 8;
@@ -23,6 +23,7 @@ export type CoverAnswer = Cover & {
 export async function coverModels(
   handle: Handle,
   { models, owned }: z.infer<typeof coverSchema>,
+  signal?: AbortSignal,
 ): Promise<CoverAnswer | null> {
   const held = new Map(owned.map((o) => [o.code, o.copies]));
   // One that is to be built from whole may be a used one: of each set the cheapest.
@@ -38,6 +39,6 @@ export async function coverModels(
     lots: b.lots,
   }));
   const { programme, decode } = coverProgramme(boxes, models as readonly CoverModel[]);
-  const { values, optimal } = await solveProgramme(programme, SECONDS);
+  const { values, optimal } = await solveProgramme(programme, SECONDS, signal);
   return values && { ...decode(values), proven: optimal, boxes };
 }

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { z } from 'zod';
-import { MOST_BYTES } from '@/core/formats';
+import { BODY } from '@/core/shared/bounds';
+import { troubleOf } from './workspace';
 
 /** The answer to a request that cannot be served: a stable code, and a sentence only where no screen words it. */
 export const refuse = (status: number, reason: unknown): Response =>
@@ -8,8 +9,31 @@ export const refuse = (status: number, reason: unknown): Response =>
 
 export const answer = (value: unknown): Response => Response.json({ ok: true, value });
 
+type Handler<C> = (request: Request, context: C) => Response | Promise<Response>;
+
+/**
+ * A route that always answers in the shape that windows know: a trouble of the workspace is told as one, and a failure
+ * that nobody foresaw as a failure, with a mark that stands in the server's log beside what happened.
+ */
+export const route =
+  <C = unknown>(handler: Handler<C>) =>
+  async (request: Request, context?: C): Promise<Response> => {
+    try {
+      return await handler(request, context as C);
+    } catch (error) {
+      const trouble = troubleOf(error);
+      if (trouble) return refuse(503, { refused: 'trouble', trouble });
+      const mark = crypto.randomUUID().slice(0, 8);
+      console.error(`failure ${mark} at ${request.method} ${new URL(request.url).pathname}:`, error);
+      return refuse(500, { refused: 'failed', mark });
+    }
+  };
+
 /** Reads a body up to a bound; undefined when it is longer. */
-export async function readBody(request: Request, most = MOST_BYTES): Promise<Uint8Array | undefined> {
+export async function readBody(
+  request: Request,
+  most: number = BODY.usual,
+): Promise<Uint8Array<ArrayBuffer> | undefined> {
   if (Number(request.headers.get('content-length') ?? 0) > most) return undefined;
   const reader = request.body?.getReader();
   if (!reader) return new Uint8Array();
@@ -25,27 +49,33 @@ export async function readBody(request: Request, most = MOST_BYTES): Promise<Uin
     }
     chunks.push(value);
   }
-  return Buffer.concat(chunks);
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.byteLength;
+  }
+  return whole;
 }
 
-export type Door<T> = { readonly input: T } | { readonly response: Response };
+export type Door<T> = { readonly input: T; readonly bytes: Uint8Array } | { readonly response: Response };
 
 /** Reads JSON and checks it at the door. */
 export async function readJson<T>(
   request: Request,
   schema: z.ZodType<T>,
-  most = MOST_BYTES,
+  most: number = BODY.usual,
 ): Promise<Door<T>> {
-  const body = await readBody(request, most);
-  if (!body) return { response: refuse(413, { refused: 'too large' }) };
+  const bytes = await readBody(request, most);
+  if (!bytes) return { response: refuse(413, { refused: 'too large' }) };
   let json: unknown;
   try {
-    json = JSON.parse(new TextDecoder().decode(body));
+    json = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
   } catch {
     return { response: refuse(400, { refused: 'not json' }) };
   }
   const read = schema.safeParse(json);
-  if (read.success) return { input: read.data };
+  if (read.success) return { input: read.data, bytes };
   const issue = read.error.issues[0];
   return {
     response: refuse(400, {

@@ -6,6 +6,7 @@ import { seededRandom } from '@/core/shared/random';
 import type { Handle } from '@/data/database';
 import { readTruth } from '@/data/hidden-truths';
 import { readRecords } from '@/data/records';
+import { workspace } from './workspace';
 import {
   simulatedMeter,
   type ColourMeter,
@@ -32,10 +33,10 @@ export type MeterWish = z.infer<typeof meterSchema>;
 
 const held = globalThis as typeof globalThis & { evarnMeter?: ColourMeter };
 
-/** The one meter of this machine. */
-export function meterOf(handle: Handle): ColourMeter {
+/** The one meter of this machine. It asks for the workspace at every reading, since a restore puts another in place. */
+export function meter(): ColourMeter {
   held.evarnMeter ??= simulatedMeter({
-    truth: (target) => truthOf(handle, target),
+    truth: (target) => truthOf(workspace(), target),
     random: seededRandom(Date.now() % 2 ** 31),
     now: () => Date.now(),
     wait: (ms) => new Promise((done) => setTimeout(done, ms)),

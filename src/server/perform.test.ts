@@ -42,16 +42,22 @@ describe('carrying an action out', () => {
     const t = testBuild();
     const first = t.log('-2 plate 2x3 chalk', 'same');
     const action = {
-      id: asId<never>('same'),
+      id: asId<never>('twice'),
       scope: t.build,
       label: 'again',
       diff: added('entry', { ...entries(t)[0]!, id: asId<EntryId>('other'), no: 9 }),
     };
-    expect(perform(t.handle, action, NOW)).toMatchObject({
-      ok: true,
-      value: { revision: first.ok && first.value.revision },
+    const second = perform(t.handle, action, NOW);
+    expect(second).toMatchObject({ ok: true });
+    expect(perform(t.handle, action, NOW)).toEqual(second);
+    expect(entries(t)).toHaveLength(2);
+    // Another wish under an id that was used is not taken for the one that was carried out.
+    expect(perform(t.handle, { ...action, id: asId<never>('same') }, NOW)).toEqual({
+      ok: false,
+      reason: { refused: 'id used' },
     });
-    expect(entries(t)).toHaveLength(1);
+    expect(entries(t)).toHaveLength(2);
+    expect(first.ok).toBe(true);
   });
 
   it('refuses an entry that breaks a law, and writes nothing', () => {

@@ -1,22 +1,31 @@
+import { createHash } from 'node:crypto';
 import {
   conflictWith,
   diffOf,
   emptyRecordSet,
   entryFault,
   placeOf,
+  zoneOf,
+  zoneTreeFault,
+  type AccountKey,
   type Action,
+  type BalanceRow,
   type Conflict,
   type Diff,
+  type Entry,
   type EntryFault,
   type RecordSet,
   type RecordType,
+  type ZoneTreeFault,
 } from '@/core/ledger';
-import type { BalanceRow, Entry } from '@/core/ledger';
 import { fail, ok, type Result } from '@/core/shared/result';
-import { inTransaction, type Handle } from '@/data/database';
-import { currentRevision, keepAction, keepTurn, nextTurn, revisionOfRequest } from '@/data/actions';
+import { isKeptInPlaces, leftInPlaces, lostPlace } from '@/data/accounts';
+import { carriedOut, currentRevision, keepAction, keepTurn, nextTurn } from '@/data/actions';
 import { overdrawn } from '@/data/balances';
-import { highestNo, readRecord, writeDiff } from '@/data/records';
+import { inTransaction, type Handle } from '@/data/database';
+import { dataFaultOf, type ConstraintKind } from '@/data/faults';
+import { readRecord, readRecords, writeDiff } from '@/data/records';
+import { renumber } from './renumber';
 
 /** Why an action was refused. Nothing was written. */
 export type Refusal =
@@ -24,6 +33,13 @@ export type Refusal =
   | { readonly refused: 'fault'; readonly entry: string; readonly fault: EntryFault }
   | { readonly refused: 'overdrawn'; readonly rows: readonly BalanceRow[] }
   | { readonly refused: 'in use' }
+  | { readonly refused: 'place gone'; readonly account: AccountKey }
+  /** What is taken away still holds pieces, or something is planned there. */
+  | { readonly refused: 'not empty'; readonly row: BalanceRow }
+  | { readonly refused: 'zones'; readonly fault: ZoneTreeFault }
+  | { readonly refused: 'another build'; readonly entry: string }
+  | { readonly refused: 'constraint'; readonly kind: ConstraintKind; readonly of: string }
+  | { readonly refused: 'id used' }
   | { readonly refused: 'nothing to turn'; readonly direction: 'undo' | 'redo' };
 
 /** What was carried out, and at which revision. `renumbered` tells a client that its copy differs from what was kept. */
@@ -31,6 +47,8 @@ export interface Performed {
   readonly revision: number;
   readonly label: string;
   readonly renumbered: boolean;
+  /** The build, or the own parts, whose undo list this went to. */
+  readonly scope: string;
 }
 
 class Refused extends Error {
@@ -39,16 +57,30 @@ class Refused extends Error {
   }
 }
 
-/** Carries out an action: checked by the core, written with its undo record in one transaction, once for each id. */
-export function perform(handle: Handle, action: Action, now: Date): Result<Performed, Refusal> {
+/** A short name for what was asked: the same text for the same content. */
+export const fingerprint = (content: unknown): string =>
+  createHash('sha256')
+    .update(content instanceof Uint8Array ? content : JSON.stringify(content))
+    .digest('base64url');
+
+/**
+ * Carries out an action: checked by the core, written with its undo record in one transaction, once for each id.
+ * `content` is the fingerprint of what was asked; an id that comes again with another content is refused.
+ */
+export function perform(
+  handle: Handle,
+  action: Action,
+  now: Date,
+  content: string = fingerprint([action.scope, action.label, action.diff]),
+): Result<Performed, Refusal> {
   return guarded(() =>
     inTransaction(handle, () => {
-      const before = revisionOfRequest(handle.db, action.id);
-      if (before !== undefined) return { revision: before, label: action.label, renumbered: false };
+      const before = doneBefore(handle, action.id, content);
+      if (before) return before;
       const { diff, renumbered } = renumber(handle, action.diff);
       carryOut(handle, diff);
-      const revision = keepAction(handle.db, { ...action, diff }, now.toISOString());
-      return { revision, label: action.label, renumbered };
+      const revision = keepAction(handle.db, { ...action, diff }, now.toISOString(), content);
+      return { revision, label: action.label, renumbered, scope: action.scope };
     }),
   );
 }
@@ -60,31 +92,43 @@ export function turn(
   scope: string,
   direction: 'undo' | 'redo',
 ): Result<Performed, Refusal> {
+  const content = fingerprint([scope, direction]);
   return guarded(() =>
     inTransaction(handle, () => {
-      if (revisionOfRequest(handle.db, request) !== undefined)
-        return { revision: currentRevision(handle.db), label: '', renumbered: false };
+      const before = doneBefore(handle, request, content);
+      if (before) return { ...before, revision: currentRevision(handle.db) };
       const next = nextTurn(handle.db, scope, direction);
       if (!next) throw new Refused({ refused: 'nothing to turn', direction });
       carryOut(handle, next.diff);
-      const revision = keepTurn(handle.db, request, next.id, direction);
-      return { revision, label: next.label, renumbered: false };
+      const revision = keepTurn(handle.db, { request, action: next.id, direction, content });
+      return { revision, label: next.label, renumbered: false, scope };
     }),
   );
 }
 
+function doneBefore(handle: Handle, request: string, content: string): Performed | undefined {
+  const before = carriedOut(handle.db, request);
+  if (!before) return undefined;
+  if (before.content !== null && before.content !== content) throw new Refused({ refused: 'id used' });
+  const { revision, label, scope } = before;
+  return { revision, label, renumbered: false, scope };
+}
+
+/** Every constraint of the database that can fail is a refusal; what is left is a failure of the program. */
 function guarded(work: () => Performed): Result<Performed, Refusal> {
   try {
     return ok(work());
   } catch (error) {
     if (error instanceof Refused) return fail(error.refusal);
-    if (isForeignKeyError(error)) return fail({ refused: 'in use' });
-    throw error;
+    const fault = dataFaultOf(error);
+    if (fault?.fault !== 'constraint') throw error;
+    return fail(
+      fault.kind === 'foreign key'
+        ? { refused: 'in use' }
+        : { refused: 'constraint', kind: fault.kind, of: fault.of },
+    );
   }
 }
-
-const isForeignKeyError = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY';
 
 function carryOut(handle: Handle, diff: Diff): void {
   const { db } = handle;
@@ -96,8 +140,37 @@ function carryOut(handle: Handle, diff: Diff): void {
     if (fault) throw new Refused({ refused: 'fault', entry: e.id, fault });
   }
   writeDiff(db, diff);
+  checkPlaces(handle, diff);
   const rows = overdrawn(db, drawnFrom(entries));
   if (rows.length > 0) throw new Refused({ refused: 'overdrawn', rows });
+  const left = leftInPlaces(db, diff);
+  if (left) throw new Refused({ refused: 'not empty', row: left });
+  if (isKeptInPlaces(db, diff)) throw new Refused({ refused: 'in use' });
+}
+
+/** What no single constraint of the database says: zones are a tree, and pieces go to places of the entry's own build. */
+function checkPlaces(handle: Handle, diff: Diff): void {
+  const { db } = handle;
+  const lost = lostPlace(db, diff);
+  if (lost) throw new Refused({ refused: 'place gone', account: lost });
+  const zones = diffOf(diff, 'zone');
+  const touched = [...zones.added, ...zones.removed, ...zones.changed.flatMap((c) => [c.from, c.to])];
+  for (const build of new Set(touched.map((z) => z.build))) {
+    const fault = zoneTreeFault(readRecords(db, 'zone', build));
+    if (fault) throw new Refused({ refused: 'zones', fault });
+  }
+  const entries = diffOf(diff, 'entry');
+  const owner = new Map<string, string | undefined>();
+  const buildOf = (type: 'zone' | 'modification', id: string): string | undefined => {
+    if (!owner.has(id)) owner.set(id, readRecord(db, type, id)?.build);
+    return owner.get(id);
+  };
+  for (const e of [...entries.added, ...entries.changed.map((c) => c.to)]) {
+    const there = new Set(e.movements.flatMap((m) => [zoneOf(m.from), zoneOf(m.to)]));
+    const strange = [...there].some((z) => z && buildOf('zone', z) !== e.build);
+    const elsewhere = e.modification !== null && buildOf('modification', e.modification) !== e.build;
+    if (strange || elsewhere) throw new Refused({ refused: 'another build', entry: e.id });
+  }
 }
 
 /** The records a diff names, as they are now. */
@@ -126,29 +199,4 @@ function drawnFrom(entries: {
   );
   const real = [...takes, ...gave].filter((a) => !['shipped', 'outside'].includes(placeOf(a)));
   return [...new Set(real)];
-}
-
-/**
- * Two windows may number new entries or modifications alike. Numbers are the server's to give: a taken one becomes
- * the next that is free.
- */
-function renumber(handle: Handle, diff: Diff): { diff: Diff; renumbered: boolean } {
-  let renumbered = false;
-  const next = new Map<string, number>();
-  const free = (type: 'entry' | 'modification', build: string, wanted: number): number => {
-    const key = `${type} ${build}`;
-    const top = next.get(key) ?? highestNo(handle.db, type, build);
-    const no = wanted > top ? wanted : top + 1;
-    next.set(key, no);
-    if (no !== wanted) renumbered = true;
-    return no;
-  };
-  const added = diff.added.map((r) => {
-    if (r.type === 'modification')
-      return { ...r, record: { ...r.record, no: free(r.type, r.record.build, r.record.no) } };
-    if (r.type === 'entry' && r.record.build && r.record.no > 0)
-      return { ...r, record: { ...r.record, no: free(r.type, r.record.build, r.record.no) } };
-    return r;
-  });
-  return { diff: { ...diff, added }, renumbered };
 }

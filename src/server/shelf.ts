@@ -26,13 +26,17 @@ export interface ShelfBuild {
   readonly most: readonly (readonly [ElementKey, number])[];
 }
 
-const cache = new Map<string, { readonly revision: string; readonly build: ShelfBuild }>();
+/** Kept for as long as a workspace is open: another one may have the same numbers of steps. */
+const caches = new WeakMap<Handle, Map<string, { readonly revision: string; readonly build: ShelfBuild }>>();
 
 /** The builds, newest first. A build's figures are remembered until it or anything it shares changes. */
 export function readShelf(handle: Handle): ShelfBuild[] {
   const builds = readRecords(handle.db, 'build').sort((a, b) => (a.createdAt < b.createdAt ? 1 : -1));
+  const cache =
+    caches.get(handle) ?? new Map<string, { readonly revision: string; readonly build: ShelfBuild }>();
+  caches.set(handle, cache);
   return builds.flatMap(({ id }) => {
-    const key = `${handle.file} ${id}`;
+    const key = id;
     const stamp = `${revisionOf(handle.db, [id, STORES_SCOPE])}`;
     const known = cache.get(key);
     if (known?.revision === stamp) return [known.build];

@@ -1,20 +1,12 @@
-import {
-  compile,
-  planOf,
-  scoreOf,
-  solveBySteps,
-  type MakeUpPlan,
-  type Problem,
-  type Saved,
-} from '@/core/make-up';
+import type { MakeUpPlan, Problem, Saved } from '@/core/make-up';
+import { scoreOf } from '@/core/make-up';
+import { PROBLEM } from '@/core/shared/bounds';
+import { fail, ok, type Result } from '@/core/shared/result';
+import type { Asked, FromThread, ReadOptions, RequestFault, Role } from '@/workers/make-up/messages';
 import { rolesFor } from '@/workers/make-up/roles';
-import { startJob } from './make-up-threads';
+import { MOST_THREADS, solverLine, startJob, type Job } from './threads/solver-pool';
 
-export interface MakeUpOptions {
-  readonly seconds?: number | undefined;
-  readonly seed?: number | undefined;
-  readonly iterations?: number | undefined;
-}
+export type MakeUpOptions = ReadOptions;
 
 /** How far a solve has come: the best cost and the proven floor close on each other. */
 export interface MakeUpProgress {
@@ -26,93 +18,206 @@ export interface MakeUpProgress {
 
 export interface MakeUpWatch {
   readonly onProgress?: (progress: MakeUpProgress) => void;
+  /** Told while others are solved first: the place in the line, from 1. */
+  readonly onPlace?: (place: number) => void;
   /** Aborting it ends the solve with the best plan so far. */
   readonly signal?: AbortSignal;
 }
 
-const USUAL_SECONDS = 10;
+export type MakeUpFault = RequestFault | { readonly fault: 'busy' } | { readonly fault: 'stopped' };
+
 /** A solver that was told to stop may overrun: after this it is ended with its thread. */
 const PATIENCE_MS = 250;
+/** How long the reading of a request may take: the largest takes two or three seconds. */
+const READ_SECONDS = 30;
+
 /**
- * Solves a make-up problem in threads beside the server: one searches, one tries donor boxes or solves the programme
- * whole. What one finds the others take up. Ends when it is proven, when the time is over, or when it is stopped; the
- * best plan so far is always kept.
+ * Solves a make-up problem in threads beside the server: one reads and checks the request, then one searches, and one
+ * tries donor boxes or solves the programme whole. What one finds the others take up. Ends when it is proven, when the
+ * time is over, or when it is stopped; the best plan so far is always kept. Solves wait for one another, so that there
+ * are never more threads at work than cores.
  */
+export async function solveRequest(
+  bytes: Uint8Array,
+  watch: MakeUpWatch = {},
+): Promise<Result<MakeUpPlan, MakeUpFault>> {
+  const leave = await solverLine.enter(watch.signal, watch.onPlace);
+  if (!leave) return fail({ fault: watch.signal?.aborted ? 'stopped' : 'busy' });
+  let working: Promise<void> | undefined;
+  try {
+    const shared = new SharedArrayBuffer(bytes.byteLength);
+    new Uint8Array(shared).set(bytes);
+    const asked: Asked = { bytes: shared, key: crypto.randomUUID() };
+    const began = Date.now();
+    const read = await readRequest(asked, watch.signal);
+    if (read.fault) return fail(read.fault);
+    const solve = new Solve(asked, read.offers, read.options, began, watch);
+    working = solve.released;
+    return ok(await solve.run());
+  } finally {
+    // The next in the line goes on when the threads are free, the answer is given before.
+    void (working ?? Promise.resolve()).then(leave);
+  }
+}
+
+/** The same for a problem that is at hand, for benchmarks and tests. */
 export async function solveMakeUp(
   problem: Problem,
   options: MakeUpOptions = {},
   watch: MakeUpWatch = {},
 ): Promise<MakeUpPlan> {
-  const seed = options.seed ?? 1;
-  if (options.iterations) return solveBySteps(problem, seed, options.iterations);
-  const seconds = options.seconds ?? USUAL_SECONDS;
-  const began = Date.now();
-  const compiled = compile(problem);
-  let best: Saved | null = null;
-  let byHand: MakeUpPlan['byHand'] = { cheapestEach: 0, fewestSellers: 0 };
-  let floor = 0;
-  let proven = false;
-  const report = () => {
-    if (best)
-      watch.onProgress?.({
-        cost: Math.round(best.cost),
-        floor: Math.min(floor, Math.round(best.cost)),
-        unmet: best.unmet,
-        seconds: (Date.now() - began) / 1000,
-      });
-  };
-  await new Promise<void>((finish) => {
-    const jobs = rolesFor(compiled.offers, seconds).map((role, i) =>
-      startJob({ role, compiled, seconds, began, seed: seed + i }),
-    );
-    const busy = new Set(jobs);
-    let ended = false;
-    const end = () => {
-      if (ended) return;
-      ended = true;
-      clearTimeout(timer);
-      watch.signal?.removeEventListener('abort', stop);
-      finish();
-      // Those still at work are told to stop, and have a moment to say that they have.
-      busy.forEach((j) => j.say({ say: 'stop' }));
-      setTimeout(() => jobs.forEach((j) => j.end(!busy.has(j))), busy.size > 0 ? PATIENCE_MS : 0);
-    };
-    const stop = () => {
-      busy.forEach((j) => j.say({ say: 'stop' }));
-      setTimeout(end, best ? 60 : PATIENCE_MS);
-    };
-    const closes = () => best !== null && best.unmet === 0 && floor >= Math.round(best.cost);
-    const timer = setTimeout(end, seconds * 1000 + PATIENCE_MS);
-    watch.signal?.addEventListener('abort', stop);
-    for (const job of jobs)
-      job.hear((message) => {
-        if (message.say === 'done') busy.delete(job);
-        if (ended) return;
-        if (message.say === 'better' && (!best || scoreOf(message.saved) < scoreOf(best))) {
-          best = message.saved;
-          byHand = message.byHand;
-          for (const other of busy) if (other !== job) other.say({ say: 'adopt', saved: best });
-          report();
-        }
-        if (message.say === 'floor' && message.floor > floor) {
-          floor = message.floor;
-          report();
-        }
-        if (message.say === 'proven') proven = true;
-        if (proven || closes() || busy.size === 0) end();
-      });
-    if (watch.signal?.aborted) stop();
-  });
-  if (!best) return solveBySteps(problem, seed, 1);
-  return finished(planOf(compiled, problem, best, { status: 'bestSoFar', floor: 0, byHand }), floor, proven);
+  const done = await solveRequest(new TextEncoder().encode(JSON.stringify({ problem, options })), watch);
+  if (!done.ok) throw new Error(JSON.stringify(done.reason));
+  return done.value;
 }
 
-/** The plan with the floor that was proven for it, and the word for how the solve ended. */
-function finished(plan: MakeUpPlan, floor: number, proven: boolean): MakeUpPlan {
-  const closed = plan.unmet.length === 0 && (proven || floor >= plan.cost);
-  return {
-    ...plan,
-    status: closed ? 'optimal' : 'bestSoFar',
-    floor: closed ? plan.cost : Math.min(plan.cost, Math.max(plan.floor, floor)),
-  };
+type ReadAnswer =
+  | { readonly fault: MakeUpFault }
+  | { readonly fault: null; readonly offers: number; readonly options: ReadOptions };
+
+function readRequest(asked: Asked, signal: AbortSignal | undefined): Promise<ReadAnswer> {
+  return new Promise((finish) => {
+    const job = startJob({ role: 'read', ...asked });
+    let answer: ReadAnswer = { fault: { refused: 'not json' } };
+    const end = (done: boolean) => {
+      clearTimeout(timer);
+      signal?.removeEventListener('abort', gone);
+      job.end(done);
+      finish(signal?.aborted ? { fault: { fault: 'stopped' } } : answer);
+    };
+    const gone = () => end(false);
+    const timer = setTimeout(gone, READ_SECONDS * 1000);
+    signal?.addEventListener('abort', gone);
+    job.hear((message) => {
+      if (message.say === 'read') answer = message;
+      if (message.say === 'done') end(true);
+    });
+  });
 }
+
+/** One solve: its threads, what they have found, and how it ends. */
+class Solve {
+  private best: { saved: Saved; plan: MakeUpPlan; whole: boolean } | null = null;
+  private floor = 0;
+  private proven = false;
+  private ended = false;
+  private finish: () => void = () => {};
+  private jobs: Job[] = [];
+  private busy = new Set<Job>();
+  private timer: NodeJS.Timeout | undefined;
+  private readonly seconds: number;
+  private release: () => void = () => {};
+  /** Done when its threads have been given back. */
+  readonly released = new Promise<void>((done) => (this.release = done));
+
+  constructor(
+    private readonly asked: Asked,
+    private readonly offers: number,
+    private readonly options: ReadOptions,
+    private readonly began: number,
+    private readonly watch: MakeUpWatch,
+  ) {
+    const usual = options.iterations ? PROBLEM.usualSeconds * 6 : PROBLEM.usualSeconds;
+    this.seconds = options.seconds ?? usual;
+  }
+
+  async run(): Promise<MakeUpPlan> {
+    const over = new Promise<void>((finish) => (this.finish = finish));
+    const left = this.began + this.seconds * 1000 - Date.now();
+    this.timer = setTimeout(this.end, Math.max(0, left) + PATIENCE_MS);
+    this.watch.signal?.addEventListener('abort', this.stop);
+    this.jobs = this.roles().map((role, i) => this.startRole(role, i));
+    this.busy = new Set(this.jobs);
+    for (const job of this.jobs) job.hear((message) => this.hear(job, message));
+    if (this.watch.signal?.aborted) this.stop();
+    await over;
+    return this.plan();
+  }
+
+  private roles(): readonly Role[] {
+    if (this.options.iterations) return ['steps'];
+    return rolesFor(this.offers, this.seconds).slice(0, MOST_THREADS);
+  }
+
+  private startRole(role: Role, i: number): Job {
+    const { asked, seconds, began, options } = this;
+    const seed = (options.seed ?? 1) + i;
+    return startJob({ role, ...asked, seconds, began, seed, iterations: options.iterations ?? 0 });
+  }
+
+  private hear(job: Job, message: FromThread): void {
+    if (message.say === 'done') this.busy.delete(job);
+    if (this.ended) return;
+    if (message.say === 'better' && (!this.best || isBetter(message, this.best))) {
+      this.best = message;
+      for (const other of this.busy) if (other !== job) other.say({ say: 'adopt', saved: message.saved });
+      this.report();
+    }
+    if (message.say === 'floor' && message.floor > this.floor) {
+      this.floor = message.floor;
+      this.report();
+    }
+    if (message.say === 'proven') this.proven = true;
+    if (this.proven || this.isClosed || this.busy.size === 0) this.end();
+  }
+
+  private get isClosed(): boolean {
+    return this.best !== null && this.best.saved.unmet === 0 && this.floor >= this.best.plan.cost;
+  }
+
+  private report(): void {
+    if (!this.best) return;
+    this.watch.onProgress?.({
+      cost: this.best.plan.cost,
+      floor: this.best.whole ? Math.min(this.floor, this.best.plan.cost) : 0,
+      unmet: this.best.saved.unmet,
+      seconds: (Date.now() - this.began) / 1000,
+    });
+  }
+
+  private readonly stop = (): void => {
+    this.busy.forEach((j) => j.say({ say: 'stop' }));
+    setTimeout(this.end, this.best ? 60 : PATIENCE_MS);
+  };
+
+  /** Threads still at work are told to stop, and have a moment to say that they have. */
+  private readonly end = (): void => {
+    if (this.ended) return;
+    this.ended = true;
+    clearTimeout(this.timer);
+    this.watch.signal?.removeEventListener('abort', this.stop);
+    this.busy.forEach((j) => j.say({ say: 'stop' }));
+    this.finish();
+    setTimeout(
+      () => {
+        this.jobs.forEach((j) => j.end(!this.busy.has(j)));
+        this.release();
+      },
+      this.busy.size > 0 ? PATIENCE_MS : 0,
+    );
+  };
+
+  /** The best plan, with the floor that was proven for it and the word for how the solve ended. */
+  private plan(): MakeUpPlan {
+    if (!this.best) return NOTHING;
+    const { plan, whole } = this.best;
+    const closed = plan.unmet.length === 0 && (this.proven || this.floor >= plan.cost);
+    const floor = closed ? plan.cost : whole ? Math.min(plan.cost, Math.max(plan.floor, this.floor)) : 0;
+    return { ...plan, status: closed ? 'optimal' : 'bestSoFar', floor };
+  }
+}
+
+const isBetter = (a: { saved: Saved; whole: boolean }, b: { saved: Saved; whole: boolean }): boolean =>
+  scoreOf(a.saved) < scoreOf(b.saved) || (scoreOf(a.saved) === scoreOf(b.saved) && a.whole && !b.whole);
+
+/** What there is to say when the time was over before any plan was made: it was given up, and nothing is bought. */
+const NOTHING: MakeUpPlan = {
+  schema: 'makeup-plan/1',
+  status: 'gaveUp',
+  cost: 0,
+  floor: 0,
+  unmet: [],
+  buys: [],
+  donors: [],
+  byHand: { cheapestEach: 0, fewestSellers: 0 },
+};

@@ -72,10 +72,10 @@ describe('stores shared by builds', () => {
     expect(act(moved.diff).ok).toBe(true);
     expect(needsOfAll(handle).map((n) => n.missing)).toEqual(before);
     const [a1] = stores().trays.filter((t) => t.name === 'A1');
-    expect(act(mergeTrays(a1!, b1, lots(), stores().plans, source).diff).ok).toBe(true);
+    expect(act(mergeTrays(a1!, b1, lots(), stores().plans, source).diff)).toMatchObject({ ok: true });
     expect(stores().rows).toMatchObject([{ account: storesAccount(b1.id), qty: 6 }]);
     expect(readRecord(handle.db, 'tray', a1!.id)).toBeUndefined();
-    expect(turn(handle, 'u', STORES_SCOPE, 'undo').ok).toBe(true);
+    expect(turn(handle, 'u', STORES_SCOPE, 'undo')).toMatchObject({ ok: true });
     expect(readRecord(handle.db, 'tray', a1!.id)).toMatchObject({ name: 'A1' });
     expect(needsOfAll(handle).map((n) => n.missing)).toEqual(before);
     expect(unbalanced(handle.db)).toEqual([]);

@@ -1,20 +1,22 @@
 import { z } from 'zod';
 import { COLOUR_FAMILIES, FINISHES } from '@/core/colour';
-import { LIMITS, MOST_ROWS } from '@/core/formats';
+import { LIMITS, TABLE } from '@/core/shared/bounds';
 import { elementSchema } from '@/core/formats/record-schemas';
 import { CONDITIONS } from '@/core/ledger';
+import { isWholeText } from '@/core/shared/text';
 
 /** Lots that one bringing-in may unpack, copies counted: what a workspace takes in one action without a pause. */
 const MOST_LOTS = 100_000;
 
 const money = z.int().min(0).max(LIMITS.money);
-const name = z.string().trim().min(1).max(LIMITS.name);
+const whole = () => z.string().refine(isWholeText, { message: 'half a character, or a zero byte' });
+const name = whole().trim().min(1).max(LIMITS.name);
 
 const lot = z.strictObject({
   element: elementSchema,
-  qty: z.int().min(1).max(100_000),
+  qty: z.int().min(1).max(TABLE.pieces),
   condition: z.enum(CONDITIONS).nullable(),
-  zone: z.string().max(100),
+  zone: whole().max(100),
   extra: z.boolean(),
 });
 
@@ -34,28 +36,28 @@ const colours = z.strictObject({
   /** Foreign names matched by hand. */
   matched: z
     .array(
-      z.strictObject({ text: z.string().min(1).max(LIMITS.name), colour: z.string().min(1).max(LIMITS.id) }),
+      z.strictObject({ text: whole().min(1).max(LIMITS.name), colour: z.string().min(1).max(LIMITS.id) }),
     )
     .max(500),
 });
 
 const memory = z
-  .strictObject({ key: z.string().max(LIMITS.note), roles: z.array(z.string().max(40)).max(200) })
+  .strictObject({ key: whole().max(LIMITS.note), roles: z.array(z.string().max(40)).max(200) })
   .nullable();
 
 const box = z.strictObject({
   setName: name,
-  setCode: z.string().max(LIMITS.name),
+  setCode: whole().max(LIMITS.name),
   copies: z.int().min(1).max(50),
   condition: z.enum(['new', 'second-hand']),
   role: z.enum(['base', 'donor']),
   price: money,
-  lots: z.array(lot).min(1).max(MOST_ROWS),
+  lots: z.array(lot).min(1).max(TABLE.rows),
 });
 
 /** A set brought in: into a new build or one that is there, one or several boxes, several copies of each. */
 export const takeBoxesSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
+  request: whole().min(1).max(LIMITS.id),
   build: z.union([z.strictObject({ id: z.string().min(1).max(LIMITS.id) }), z.strictObject({ name })]),
   boxes: z
     .array(box)
@@ -70,34 +72,34 @@ export const takeBoxesSchema = z.strictObject({
 export type TakeBoxes = z.infer<typeof takeBoxesSchema>;
 
 export const takeStoresSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
+  request: whole().min(1).max(LIMITS.id),
   tray: name,
   lots: z
     .array(
       z.strictObject({
         element: elementSchema,
-        qty: z.int().min(1).max(100_000),
+        qty: z.int().min(1).max(TABLE.pieces),
         condition: z.enum(CONDITIONS).nullable(),
-        tray: z.string().max(100),
-        place: z.string().max(100),
+        tray: whole().max(100),
+        place: whole().max(100),
         worth: money.nullable(),
       }),
     )
     .min(1)
-    .max(MOST_ROWS),
+    .max(TABLE.rows),
   colours,
   memory,
 });
 export type TakeStores = z.infer<typeof takeStoresSchema>;
 
 export const takePricesSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
+  request: whole().min(1).max(LIMITS.id),
   prices: z
     .array(
       z.strictObject({ element: elementSchema, newPrice: money.nullable(), usedPrice: money.nullable() }),
     )
     .min(1)
-    .max(MOST_ROWS),
+    .max(TABLE.rows),
   colours,
   memory,
 });
@@ -106,11 +108,11 @@ export type TakePrices = z.infer<typeof takePricesSchema>;
 const year = z.int().min(1900).max(2200).nullable();
 
 export const takeRegisterSchema = z.strictObject({
-  request: z.string().min(1).max(LIMITS.id),
+  request: whole().min(1).max(LIMITS.id),
   made: z
     .array(z.strictObject({ element: elementSchema, from: year, to: year }))
     .min(1)
-    .max(MOST_ROWS),
+    .max(TABLE.rows),
   colours,
   memory,
 });

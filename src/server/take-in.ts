@@ -31,8 +31,9 @@ import {
 } from '@/core/shared/ids';
 import { readRecord, readRecords } from '@/data/records';
 import type { Handle } from '@/data/database';
-import { perform, type Performed, type Refusal } from './perform';
+import { fingerprint, perform, type Performed, type Refusal } from './perform';
 import type { Result } from '@/core/shared/result';
+import { cutText } from '@/core/shared/text';
 import type { TakeBoxes, TakePrices, TakeRegister, TakeStores } from './take-in-schemas';
 
 export interface TakeContext {
@@ -70,10 +71,12 @@ export function takeBoxes(input: TakeBoxes, context: TakeContext): Taken {
   );
   const done = perform(
     handle,
-    { id: asId(input.request), scope: buildId, label: `bring in ${sets}`.slice(0, 500), diff },
+    { id: asId(input.request), scope: buildId, label: cutText(`bring in ${sets}`, 500), diff },
     now,
+    fingerprint(input),
   );
-  return done.ok ? { ok: true, value: { ...done.value, build: buildId } } : done;
+  // What was sent before came to the build that was made then.
+  return done.ok ? { ok: true, value: { ...done.value, build: asId<BuildId>(done.value.scope) } } : done;
 }
 
 interface ZoneSlot {
@@ -215,6 +218,7 @@ export function takeStock(input: TakeStores, { handle, newId, now }: TakeContext
     handle,
     { id: asId(input.request), scope: STORES_SCOPE, label: `count ${pieces} pieces in`, diff },
     now,
+    fingerprint(input),
   );
 }
 
@@ -243,6 +247,7 @@ export function takePrices(input: TakePrices, { handle, now }: TakeContext): Tak
     handle,
     { id: asId(input.request), scope: STORES_SCOPE, label: `set ${merged.size} prices`, diff },
     now,
+    fingerprint(input),
   );
 }
 
@@ -259,5 +264,6 @@ export function takeRegister(input: TakeRegister, { handle, now }: TakeContext):
     handle,
     { id: asId(input.request), scope: STORES_SCOPE, label: `add ${rows.size} to the register`, diff },
     now,
+    fingerprint(input),
   );
 }

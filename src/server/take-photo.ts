@@ -1,13 +1,11 @@
 import sharp from 'sharp';
+import { PHOTO } from '@/core/shared/bounds';
 import { fail, ok, type Result } from '@/core/shared/result';
 import type { Handle } from '@/data/database';
 import { keepPhoto } from '@/data/photos';
 import { readRecord } from '@/data/records';
 
-/** Bytes of an upload, and pixels that it may unpack to. */
-export const MOST_PHOTO_BYTES = 40 * 1024 * 1024;
-const MOST_PIXELS = 120_000_000;
-const LONGEST_SIDE = 1600;
+const { pixels: MOST_PIXELS, side: LONGEST_SIDE } = PHOTO;
 
 export type PhotoUploadFault =
   | { readonly fault: 'not a photo' }

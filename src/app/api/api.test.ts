@@ -136,7 +136,7 @@ describe('what a build is asked for', () => {
 
   it('what all builds lack', async () => {
     t.log('+7 plate 1x8 kelp plan');
-    const all = await said(needs.GET());
+    const all = await said(needs.GET(post('', '')));
     expect(all).toMatchObject({
       value: [{ build: t.build, missing: 7, lots: [{ element: 'plate 1x8|kelp', qty: 7, hidden: false }] }],
     });
@@ -152,7 +152,7 @@ describe('bringing in', () => {
     const first = await said(take.POST(post('import/take', wish)));
     expect(first).toMatchObject({ status: 200, ok: true });
     await take.POST(post('import/take', wish));
-    const all = (await said(needs.GET())) as unknown as { value: { name: string }[] };
+    const all = (await said(needs.GET(post('', '')))) as unknown as { value: { name: string }[] };
     expect(all.value.map((b) => b.name).sort()).toEqual(['Another', 'Test house']);
   });
 
@@ -162,7 +162,7 @@ describe('bringing in', () => {
     const brought = await send(made);
     expect(brought).toMatchObject({ status: 200, ok: true });
     expect(await send(made)).toMatchObject({ ok: true });
-    const all = (await said(needs.GET())) as unknown as { value: unknown[] };
+    const all = (await said(needs.GET(post('', '')))) as unknown as { value: unknown[] };
     expect(all.value).toHaveLength(2);
     expect(await said(modFile.POST(post('mod-file', '{}')))).toMatchObject({
       status: 400,

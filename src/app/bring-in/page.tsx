@@ -2,9 +2,10 @@ import type { Metadata } from 'next';
 import { paletteOf, recordSetOf } from '@/core/bench';
 import { PURPOSES, type Purpose } from '@/core/formats';
 import { readCatalogue } from '@/data/catalogue';
+import type { Database } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
 import { BringInScreen } from '@/screens/bring-in';
-import { workspace } from '@/server/workspace';
+import { withWorkspace } from '../with-workspace';
 
 export const metadata: Metadata = { title: 'Bring in' };
 
@@ -14,17 +15,22 @@ interface Props {
 
 export default async function BringInPage({ searchParams }: Props) {
   const query = await searchParams;
-  const { db } = workspace();
   const purpose = PURPOSES.find((p) => p === query.for) ?? 'set';
-  const build = typeof query.build === 'string' ? readRecord(db, 'build', query.build) : undefined;
+  return withWorkspace(({ db }) => {
+    const world = bringInWorld(db, purpose, query.build);
+    return <BringInScreen key={`${purpose} ${world.build?.id}`} world={world} />;
+  });
+}
+
+function bringInWorld(db: Database, purpose: Purpose, wanted: string | string[] | undefined) {
+  const build = typeof wanted === 'string' ? readRecord(db, 'build', wanted) : undefined;
   const custom = readRecords(db, 'customColour').map((record) => ({ type: 'customColour' as const, record }));
-  const world = {
-    purpose: purpose satisfies Purpose,
+  return {
+    purpose,
     build: build ? { id: build.id, name: build.name } : null,
     palette: paletteOf(recordSetOf(custom)),
     aliases: readRecords(db, 'colourAlias').map((a) => [a.id, a.colour] as const),
     memories: readRecords(db, 'columnMemory').map((m) => [m.id, m.roles] as const),
     catalogue: readCatalogue(db),
   };
-  return <BringInScreen key={`${purpose} ${build?.id}`} world={world} />;
 }

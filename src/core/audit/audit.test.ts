@@ -80,6 +80,7 @@ const line = (
       assembly: null,
       order: null,
       line: null,
+      counted: null,
       loggedAt: '2024-01-01T00:00:00Z',
       movements: [
         {

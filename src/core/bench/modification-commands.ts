@@ -8,6 +8,7 @@ export function addModification(
   title: string,
   zone: ZoneId,
   source: Source,
+  purpose: Modification['purpose'] = null,
 ): Command & { id: ModificationId } {
   const all = bench.modifications;
   const id = asId<ModificationId>(source.newId());
@@ -21,6 +22,7 @@ export function addModification(
     why: '',
     note: '',
     position: all.reduce((n, m) => Math.max(n, m.position), 0) + 1,
+    purpose,
   };
   return { id, label: `add modification ${title}`, diff: added('modification', modification) };
 }

@@ -64,6 +64,7 @@ export function planWork(
       why: plan.why ?? '',
       note: plan.note ?? '',
       position: ++place,
+      purpose: null,
     };
     modifications.push(modification);
     let position = 1;

@@ -3,6 +3,7 @@ import {
   added,
   BLANK_ENTRY,
   conditionOf,
+  countLineId,
   grade,
   joinDiffs,
   OUTSIDE,
@@ -13,10 +14,19 @@ import {
   type Entry,
   type Movement,
 } from '../ledger';
-import { asId, type BuildId, type EntryId, type IdSource, type TrayId, type ZoneId } from '../shared/ids';
+import {
+  asId,
+  type BuildId,
+  type CopyId,
+  type EntryId,
+  type IdSource,
+  type TrayId,
+  type ZoneId,
+} from '../shared/ids';
+import { LIMITS } from '../shared/bounds';
+import { cutText } from '../shared/text';
 import { poolSetting } from '../supply';
 import type { ModFile } from './mod-file';
-import { LIMITS } from './record-schemas';
 
 /** The records that bring a mod file in beside everything that is there: all ids new, trays of its own. */
 export function bringModFileIn(file: ModFile, newId: IdSource, now: string): { diff: Diff; build: BuildId } {
@@ -26,6 +36,9 @@ export function bringModFileIn(file: ModFile, newId: IdSource, now: string): { d
     ids.set(old, known);
     return known as T;
   };
+  // A count's id follows from what it counts.
+  for (const l of file.countLines ?? [])
+    ids.set(l.id, countLineId({ ...l, copy: fresh(l.copy), zone: fresh(l.zone) }));
   const maybe = <T extends string>(old: T | null): T | null => (old === null ? null : fresh(old));
   const build = fresh(file.build.id);
   const own = { build };
@@ -69,15 +82,16 @@ function surveyOf(file: ModFile, build: BuildId, fresh: Rename, maybe: MaybeRena
     return { ...r, ...own, zone, id: `${zone}|${r.element}` };
   };
   const lines = file.countLines ?? [];
+  const places = <T extends { copy: CopyId; zone: ZoneId }>(l: T) => ({
+    copy: fresh(l.copy),
+    zone: fresh(l.zone),
+  });
   return joinDiffs(
     added(
       'surveyCard',
       ...(file.surveyCards ?? []).map((c) => ({ ...c, ...own, id: build, away: c.away.map(fresh) })),
     ),
-    added(
-      'countLine',
-      ...lines.map((l) => ({ ...l, ...own, id: fresh(l.id), copy: fresh(l.copy), zone: fresh(l.zone) })),
-    ),
+    added('countLine', ...lines.map((l) => ({ ...l, ...own, ...places(l), id: fresh(l.id) }))),
     added(
       'finding',
       ...(file.findings ?? []).map((f) => ({
@@ -116,9 +130,6 @@ const renamed = (key: AccountKey, fresh: Rename): AccountKey => {
     : (`${place}:${fresh(accountOwner(key))}` as AccountKey);
 };
 
-/** How an entry's note names the count line that posted it. */
-const COUNTED = 'counted ';
-
 function renameEntry(e: Entry, build: BuildId, fresh: Rename, maybe: MaybeRename): Entry {
   return {
     ...e,
@@ -129,7 +140,7 @@ function renameEntry(e: Entry, build: BuildId, fresh: Rename, maybe: MaybeRename
     assembly: maybe(e.assembly),
     order: maybe(e.order),
     line: maybe(e.line),
-    note: e.note.startsWith(COUNTED) ? `${COUNTED}${fresh(e.note.slice(COUNTED.length))}` : e.note,
+    counted: maybe(e.counted),
     // Measured batches are named by the readings of the workspace they were made in: here the condition alone holds.
     movements: e.movements.map((m) => ({
       ...m,
@@ -150,7 +161,7 @@ function traysOf(file: ModFile, newId: IdSource, now: string, fresh: Rename) {
   const names = new Map(file.stores.map((s) => [s.tray, s.trayName]));
   const trays = [...named].map((account, i) => {
     const old = asId<TrayId>(accountOwner(account));
-    const place = `from ${file.build.name}`.slice(0, LIMITS.name);
+    const place = cutText(`from ${file.build.name}`, LIMITS.name);
     return { id: fresh(old), name: names.get(old) || `Tray ${i + 1}`, place, position: 1000 + i };
   });
   const movements = file.stores.map(({ tray, element, grade: g, qty }): Movement => ({
@@ -178,7 +189,7 @@ export const stockEntry = (
   ...BLANK_ENTRY,
   id,
   kind: 'stock',
-  note: note.slice(0, LIMITS.name),
+  note: cutText(note, LIMITS.name),
   loggedAt: now,
   movements,
 });

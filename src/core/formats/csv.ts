@@ -19,8 +19,9 @@ import { moneyAsDecimal } from '../shared/money';
 export type Cell = string | number;
 
 /**
- * Writes CSV with CRLF and quotes where needed. Cells that a spreadsheet would run as formulas (= + - @, tab, return
- * at their start) get an apostrophe before them; numbers of ours are numbers.
+ * Writes CSV with CRLF and quotes where needed. What a spreadsheet would run as a formula (= + - @, tab, return) gets an
+ * apostrophe before it, at the start of a cell and behind whatever another program may take for the end of one: a
+ * semicolon, comma, bar, tab or line break. Numbers of ours are numbers.
  */
 export function writeCsv(heading: readonly string[], rows: readonly (readonly Cell[])[]): string {
   return (
@@ -29,8 +30,8 @@ export function writeCsv(heading: readonly string[], rows: readonly (readonly Ce
 }
 
 const harmless = (cell: Cell): Cell =>
-  typeof cell === 'string' && /^[\s]*[=+\-@\t\r\u2212\uff1d\uff0b\uff0d\uff20]/.test(cell)
-    ? `'${cell}`
+  typeof cell === 'string'
+    ? cell.replace(/(^|[;,|\t\r\n])(?=["']*\s*[=+\-@\t\r\u2212\uff1d\uff0b\uff0d\uff20])/g, "$1'")
     : cell;
 
 /** What the files need besides the books. */

@@ -1,5 +1,5 @@
-export { actionSchema, LIMITS } from './record-schemas';
-export { MOST_BYTES, MOST_ROWS, readDelimited, tableOf } from './table';
+export { actionSchema } from './record-schemas';
+export { readDelimited, TableBuilder } from './table';
 export type { RawTable, TableFault } from './table';
 export { COLUMN_ROLES, guessColumns, headingKey, PURPOSES, ROLES_FOR } from './columns';
 export type { ColumnRole, Purpose } from './columns';

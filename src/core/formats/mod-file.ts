@@ -14,8 +14,11 @@ import {
 } from '../ledger';
 import type { BuildId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
+import { LIMITS } from '../shared/bounds';
 import { poolSetting } from '../supply';
-import { elementSchema, gradeSchema, LIMITS, recordSchema } from './record-schemas';
+import { elementSchema, gradeSchema, recordSchema } from './record-schemas';
+import { modFileBreak, type ModFileBreak } from './mod-file-fault';
+import { upgradeRecord } from './upgrade';
 
 /** The name and version that a mod file says it keeps to. */
 export const MOD_FILE_SCHEMA = 'evarn-mod/1';
@@ -67,7 +70,8 @@ export type ModFileFault =
   | { readonly fault: 'not json' }
   | { readonly fault: 'not a mod file' }
   | { readonly fault: 'newer version'; readonly version: string }
-  | { readonly fault: 'shape'; readonly where: string; readonly says: string };
+  | { readonly fault: 'shape'; readonly where: string; readonly says: string }
+  | ModFileBreak;
 
 /** Makes the mod file of a build from its records and its books as planned. */
 export function makeModFile(records: RecordSet, build: BuildId, planned: Books): ModFile {
@@ -142,8 +146,20 @@ export function readModFile(text: string): Result<ModFile, ModFileFault> {
   const version = typeof json === 'object' && json && 'schema' in json ? String(json.schema) : '';
   if (!version.startsWith('evarn-mod/')) return fail({ fault: 'not a mod file' });
   if (version !== MOD_FILE_SCHEMA) return fail({ fault: 'newer version', version });
-  const read = modFileSchema.safeParse(json);
-  if (read.success) return ok(read.data);
+  const read = modFileSchema.safeParse(upgraded(json as object));
+  if (read.success) {
+    const broken = modFileBreak(read.data);
+    return broken ? fail(broken) : ok(read.data);
+  }
   const issue = read.error.issues[0];
   return fail({ fault: 'shape', where: issue?.path.join('.') ?? '', says: issue?.message ?? '' });
+}
+
+/** A file that an earlier program wrote, with its records in today's shape. */
+function upgraded(json: object): object {
+  const up = (key: string, type: 'entry' | 'modification') => {
+    const list = (json as Record<string, unknown>)[key];
+    return Array.isArray(list) ? { [key]: list.map((r: unknown) => upgradeRecord(type, r)) } : {};
+  };
+  return { ...json, ...up('entries', 'entry'), ...up('modifications', 'modification') };
 }

@@ -6,6 +6,7 @@ import {
   isAccountKey,
   FINDING_KINDS,
   isGrade,
+  MODIFICATION_PURPOSES,
   RECORD_TYPES,
   SEEN,
   WHYS,
@@ -17,32 +18,31 @@ import {
 } from '../ledger';
 import { COLOUR_FAMILIES, FINISHES } from '../colour';
 import type { ElementKey } from '../parts';
+import { LIMITS } from '../shared/bounds';
+import { isWholeText } from '../shared/text';
 
-/** Bounds that every text and number from outside must keep. */
-export const LIMITS = {
-  name: 200,
-  note: 4000,
-  id: 80,
-  element: 400,
-  qty: 1_000_000,
-  money: 1e10,
-  movements: 60_000,
-};
+/** Text that comes back from the database as it went in: half characters and zero bytes do not. */
+const whole = () => z.string().refine(isWholeText, { message: 'half a character, or a zero byte' });
 
-const id = z.string().min(1).max(LIMITS.id);
-const name = z.string().trim().min(1).max(LIMITS.name);
-const text = z.string().max(LIMITS.note);
+const id = whole().min(1).max(LIMITS.id);
+const name = whole().trim().min(1).max(LIMITS.name);
+const text = whole().max(LIMITS.note);
+const short = whole().max(LIMITS.name);
 const money = z.int().min(0).max(LIMITS.money);
-const position = z.number().min(-1e9).max(1e9);
+const no = z.int().min(0).max(LIMITS.no);
+/** Adding nothing makes "minus nought" nought, which is what the database gives back. */
+const position = z
+  .number()
+  .min(-1e9)
+  .max(1e9)
+  .overwrite((v) => v + 0);
 
-export const elementSchema = z
-  .string()
+export const elementSchema = whole()
   .max(LIMITS.element)
   .regex(/^[^|]+\|[^|]+(\|[^|]+)?$/) as unknown as z.ZodType<ElementKey>;
 const gradePattern = new RegExp(`^(${CONDITIONS.join('|')})(:[\\w -]{1,40})?$`);
 export const gradeSchema = z.string().regex(gradePattern).refine(isGrade) as unknown as z.ZodType<Grade>;
-const account = z
-  .string()
+const account = whole()
   .max(120)
   .regex(/^(outside|(shipped|model|spares|stores|donor|order|gone):.+)$/)
   .refine(isAccountKey) as unknown as z.ZodType<AccountKey>;
@@ -56,12 +56,11 @@ const movement = z.strictObject({
   worth: money.nullable(),
 });
 
-const longId = z
-  .string()
+const longId = whole()
   .min(1)
   .max(LIMITS.element + LIMITS.id);
 const qty = z.int().min(0).max(LIMITS.qty);
-const date = z.string().max(40);
+const date = whole().max(40);
 const year = z.int().min(1900).max(2200);
 const span = z.number().min(0).max(100_000);
 const size = z.strictObject({ length: span, width: span, height: span });
@@ -72,12 +71,12 @@ const lots = z
 
 /** One schema for each kind of record; ids are branded by the types they are cast to. */
 const shapes = {
-  build: z.strictObject({ id, name, note: text, createdAt: z.string().max(40), archived: z.boolean() }),
+  build: z.strictObject({ id, name, note: text, createdAt: date, archived: z.boolean() }),
   copy: z.strictObject({
     id,
     build: id,
     setName: name,
-    setCode: z.string().max(LIMITS.name),
+    setCode: short,
     condition: z.enum(['new', 'second-hand']),
     role: z.enum(['base', 'donor']),
     price: money,
@@ -87,13 +86,14 @@ const shapes = {
   modification: z.strictObject({
     id,
     build: id,
-    no: z.int().min(1),
+    no: no.min(1),
     title: name,
     zone: id,
     phase: id.nullable(),
     why: text,
     note: text,
     position,
+    purpose: z.enum(MODIFICATION_PURPOSES).nullable(),
   }),
   whatIf: z.strictObject({ id, build: id, name, note: text }),
   assembly: z.strictObject({ id, build: id, name, lots }),
@@ -102,12 +102,12 @@ const shapes = {
     build: id,
     seller: name,
     postage: money,
-    due: z.string().max(40),
-    placedAt: z.string().max(40),
+    due: date,
+    placedAt: date,
   }),
-  tray: z.strictObject({ id, name, place: z.string().max(LIMITS.name), position }),
+  tray: z.strictObject({ id, name, place: short, position }),
   price: z.strictObject({
-    id: z.string().max(LIMITS.element),
+    id: whole().max(LIMITS.element),
     element: elementSchema,
     newPrice: money.nullable(),
     usedPrice: money.nullable(),
@@ -119,9 +119,9 @@ const shapes = {
     family: z.enum(COLOUR_FAMILIES),
     finish: z.enum(FINISHES),
   }),
-  colourAlias: z.strictObject({ id: z.string().min(1).max(LIMITS.name), colour: id }),
+  colourAlias: z.strictObject({ id: short.min(1), colour: id }),
   columnMemory: z.strictObject({
-    id: z.string().max(LIMITS.note),
+    id: text,
     roles: z.array(z.string().max(40)).max(200),
   }),
   surveyCard: z.strictObject({
@@ -134,7 +134,7 @@ const shapes = {
   }),
   countLine: z
     .strictObject({
-      id,
+      id: longId,
       build: id,
       copy: id,
       zone: id,
@@ -232,7 +232,7 @@ const shapes = {
     modification: id.nullable(),
     kind: z.enum(ENTRY_KIND_NAMES as [string, ...string[]]),
     state: z.enum(['planned', 'done']),
-    no: z.int().min(0),
+    no,
     position,
     why: z.enum(WHYS).nullable(),
     note: text,
@@ -242,7 +242,8 @@ const shapes = {
     assembly: id.nullable(),
     order: id.nullable(),
     line: id.nullable(),
-    loggedAt: z.string().max(40),
+    counted: longId.nullable(),
+    loggedAt: date,
     movements: z.array(movement).min(1).max(LIMITS.movements),
   }),
 } satisfies Record<RecordType, z.ZodType>;
@@ -270,4 +271,9 @@ export const diffSchema = z.strictObject({
 }) as unknown as z.ZodType<Diff>;
 
 /** An action as it comes in at the door. */
-export const actionSchema = z.strictObject({ id, scope: id, label: z.string().max(600), diff: diffSchema });
+export const actionSchema = z.strictObject({
+  id,
+  scope: id,
+  label: whole().max(LIMITS.label),
+  diff: diffSchema,
+});

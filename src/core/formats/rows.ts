@@ -1,15 +1,19 @@
 import { matchColour, type Colour } from '../colour';
 import { CONDITIONS, type Condition } from '../ledger';
 import { elementKey, readPartName, type ElementKey, type Part } from '../parts';
+import { LIMITS, TABLE } from '../shared/bounds';
 import { readDecimal } from '../shared/decimal';
 import type { ColourId } from '../shared/ids';
 import { readMoney, type Minor } from '../shared/money';
+import { cutText } from '../shared/text';
 import type { ColumnRole, Purpose } from './columns';
 import type { RawTable } from './table';
 
 /** Why a row cannot be taken as it is. */
 export type RowFault =
   | { readonly fault: 'no part' }
+  /** The name, its colour and its print are longer together than an element may be. */
+  | { readonly fault: 'too long'; readonly most: number }
   | { readonly fault: 'no colour' }
   | { readonly fault: 'unknown colour'; readonly text: string; readonly suggestions: readonly ColourId[] }
   | { readonly fault: 'no quantity' }
@@ -56,14 +60,12 @@ export interface RowContext {
 
 /** The key under which a foreign colour name is remembered. */
 export const aliasKey = (text: string): string =>
-  text.normalize('NFKC').toLowerCase().replace(/\s+/g, ' ').trim().slice(0, 200);
-
-const MOST_PIECES = 100_000;
+  cutText(text.normalize('NFKC').toLowerCase().replace(/\s+/g, ' ').trim(), LIMITS.name);
 
 /** Reads every row of a table. A row with faults says why and is not taken; the others are as they will be. */
 export function readRows(table: RawTable, context: RowContext): ReadRow[] {
   const reader = new RowReader(context);
-  return table.rows.map((cells, i) => reader.read(cells, table.firstLine + i));
+  return table.rows.map((cells, i) => reader.read(cells, table.lines[i] ?? i + 1));
 }
 
 interface FoundColour {
@@ -81,31 +83,34 @@ class RowReader {
 
   read(cells: readonly string[], line: number): ReadRow {
     const cell = (role: ColumnRole): string => cells[this.context.roles.indexOf(role)] ?? '';
-    const written = cell('name') || cell('code');
+    const full = cell('name') || cell('code');
+    const written = full.length > TABLE.name ? cutText(full, TABLE.name) : full;
     const colour = this.colour(cell('colour'), cell('hex'), written);
     const { part, print } = readPartName(colour.rest ?? written);
     const qty = this.quantity(cell('qty'));
     const price = this.prices(cell('newPrice'), cell('usedPrice'));
     const years = this.years(cell('from'), cell('to'));
+    const named = written && colour.id ? elementKey(part.id, colour.id, cell('print') || print) : null;
+    const long = full.length > TABLE.name || (named?.length ?? 0) > LIMITS.element;
     const faults = [
       ...(written ? [] : [{ fault: 'no part' } as const]),
+      ...(long ? [{ fault: 'too long', most: TABLE.name } as const] : []),
       ...(colour.fault && written ? [colour.fault] : []),
       ...qty.faults,
       ...price.faults,
       ...years.faults,
     ];
-    const element = written && colour.id ? elementKey(part.id, colour.id, cell('print') || print) : null;
     return {
       line,
       text: written,
       part: written ? part : null,
-      element,
+      element: long ? null : named,
       qty: qty.qty,
       colourText: colour.text,
       condition: conditionIn(cell('condition')),
-      zone: cell('zone').slice(0, 100),
-      tray: cell('tray').slice(0, 100),
-      place: cell('place').slice(0, 100),
+      zone: cutText(cell('zone'), 100),
+      tray: cutText(cell('tray'), 100),
+      place: cutText(cell('place'), 100),
       extra: isYes(cell('extra')),
       newPrice: price.newPrice,
       usedPrice: price.usedPrice,
@@ -164,8 +169,13 @@ class RowReader {
     if (this.context.purpose === 'prices' || this.context.purpose === 'register')
       return { qty: 1, faults: [] };
     if (!text) return { qty: 0, faults: [{ fault: 'no quantity' }] };
-    const n = readDecimal(text.replace(/\s*(x|pcs|pieces)\.?$/i, '').replace(/^x\s*/i, ''));
-    const fine = n !== undefined && Number.isInteger(n) && n > 0 && n <= MOST_PIECES;
+    const n = readDecimal(
+      text
+        .replace(/(x|pcs|pieces)\.?$/i, '')
+        .replace(/^x/i, '')
+        .trim(),
+    );
+    const fine = n !== undefined && Number.isInteger(n) && n > 0 && n <= TABLE.pieces;
     return fine ? { qty: n, faults: [] } : { qty: 0, faults: [{ fault: 'quantity', text }] };
   }
 

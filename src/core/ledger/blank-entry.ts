@@ -15,4 +15,5 @@ export const BLANK_ENTRY: Omit<Entry, 'id' | 'kind' | 'loggedAt' | 'movements'> 
   assembly: null,
   order: null,
   line: null,
+  counted: null,
 };

@@ -268,6 +268,7 @@ export function draftEntry(
     assembly: intent.assembly,
     order: order ? asId<OrderId>(accountOwner(order.from)) : null,
     line: null,
+    counted: null,
     loggedAt: stamp.loggedAt,
     movements: movements.value,
   });

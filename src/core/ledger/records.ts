@@ -4,6 +4,7 @@ import type {
   BuildId,
   ColourId,
   CopyId,
+  CountLineId,
   EntryId,
   ModificationId,
   OrderId,
@@ -65,6 +66,8 @@ export interface Entry {
   readonly order: OrderId | null;
   /** The entry this one was split from when part of it was placed, so that both can be told as one line. */
   readonly line: EntryId | null;
+  /** The count of a box's lot that posted this, so that counting again takes it back. */
+  readonly counted: CountLineId | null;
   readonly loggedAt: string;
   readonly movements: readonly Movement[];
 }
@@ -104,6 +107,9 @@ export interface Phase {
   readonly position: number;
 }
 
+export const MODIFICATION_PURPOSES = ['count'] as const;
+export type ModificationPurpose = (typeof MODIFICATION_PURPOSES)[number];
+
 export interface Modification {
   readonly id: ModificationId;
   readonly build: BuildId;
@@ -114,6 +120,8 @@ export interface Modification {
   readonly why: string;
   readonly note: string;
   readonly position: number;
+  /** What Evarn keeps in it: `count` = what counting a box in found. Null = it is the person's own. */
+  readonly purpose: ModificationPurpose | null;
 }
 
 /** A named alternative list of planned entries. */

@@ -9,7 +9,7 @@ function fillByPrice(state: State, lot: number, allowed: (seller: number) => boo
     if (open <= 0) return;
     const s = c.offerSeller[o]!;
     if (!allowed(s) || (state.active[s] === 0 && state.parcels >= c.maxSellers)) continue;
-    const n = Math.min(open, c.offerCap[o]! - state.used[o]!);
+    const n = Math.min(open, state.room(o));
     if (n > 0) state.give(lot, o, n);
   }
 }

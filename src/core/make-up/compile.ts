@@ -26,6 +26,10 @@ export interface Compiled {
   readonly minOrder: Int32Array;
   readonly bandGrams: readonly Float64Array[];
   readonly bandPence: readonly Int32Array[];
+  /** The heaviest parcel each seller can send, in grams. */
+  readonly maxGrams: Float64Array;
+  /** 1 where a seller's offers together may weigh more than that, so that every piece must be held against it. */
+  readonly weighs: Uint8Array;
   /** Least postage of each seller. */
   readonly firstPence: Int32Array;
   readonly donorPrice: Int32Array;
@@ -57,13 +61,16 @@ export function compile(problem: Problem): Compiled {
   accepts.forEach((es, lot) => es.forEach((e) => acceptedBy[e]!.push(lot)));
   const need = Int32Array.from(problem.lots, (l) => l.qty);
   const grams = Float64Array.from(problem.elements, (e) => e.grams);
+  const heaviest = Float64Array.from(problem.sellers, (s) => Math.max(...s.postage.map((b) => b.maxGrams)));
   const kept: OfferRow[] = [];
   problem.sellers.forEach((s, seller) => {
     const rows = s.offers.flatMap((o) => {
       const element = elementIndex.get(o.element);
       if (element === undefined || acceptedBy[element]!.length === 0) return [];
       const multiple = Math.max(1, o.multiple);
-      const cap = Math.floor(o.stock / multiple) * multiple;
+      // What the last postage band does not hold cannot be sent, however much there is.
+      const sent = grams[element]! > 0 ? Math.floor((heaviest[seller]! + 1e-9) / grams[element]!) : o.stock;
+      const cap = Math.floor(Math.min(o.stock, sent) / multiple) * multiple;
       const min = Math.ceil(Math.max(1, o.minQty) / multiple) * multiple;
       return cap < min ? [] : [{ seller, element, price: o.price, min, multiple, cap }];
     });
@@ -111,6 +118,8 @@ export function compile(problem: Problem): Compiled {
     minOrder: Int32Array.from(problem.sellers, (s) => s.minOrder),
     bandGrams: problem.sellers.map((s) => Float64Array.from(s.postage, (b) => b.maxGrams)),
     bandPence: problem.sellers.map((s) => Int32Array.from(s.postage, (b) => b.pence)),
+    maxGrams: heaviest,
+    weighs: weighing(problem.sellers.length, kept, grams, need, acceptedBy, heaviest),
     firstPence: Int32Array.from(problem.sellers, (s) => Math.min(...s.postage.map((b) => b.pence))),
     donorPrice: Int32Array.from(problem.donors, (d) => d.price),
     donorMax: Int32Array.from(problem.donors, (d) => d.maxCopies),
@@ -133,6 +142,25 @@ interface OfferRow {
   readonly cap: number;
 }
 
+const MOST_COMPARED = 60;
+
+/** For each seller, whether all that can pay to be bought of him may be too heavy for one parcel. */
+function weighing(
+  sellers: number,
+  offers: readonly OfferRow[],
+  grams: Float64Array,
+  need: Int32Array,
+  acceptedBy: readonly (readonly number[])[],
+  heaviest: Float64Array,
+): Uint8Array {
+  const weight = new Float64Array(sellers);
+  for (const o of offers) {
+    const wanted = acceptedBy[o.element]!.reduce((sum, l) => sum + need[l]!, 0);
+    weight[o.seller]! += Math.min(o.cap, boughtFor(wanted, o.min, o.multiple)) * grams[o.element]!;
+  }
+  return Uint8Array.from(weight, (w, s) => (w > heaviest[s]! ? 1 : 0));
+}
+
 /** One seller's offers without those that another of his makes needless. */
 function withoutDominated(
   rows: readonly OfferRow[],
@@ -142,7 +170,9 @@ function withoutDominated(
   acceptedBy: readonly (readonly number[])[],
 ): OfferRow[] {
   // Only elements that a lot takes in one another's place can make each other needless.
-  const choice = (e: number) => acceptedBy[e]!.some((l) => accepts[l]!.length > 1);
+  // Where very many lots take an element, comparing costs more than the comparison saves.
+  const choice = (e: number) =>
+    acceptedBy[e]!.length <= MOST_COMPARED && acceptedBy[e]!.some((l) => accepts[l]!.length > 1);
   const rivalled = rows.filter((r) => choice(r.element));
   if (rivalled.length < 2) return [...rows];
   const byLot = new Map<number, OfferRow[]>();
@@ -164,6 +194,7 @@ function withoutDominated(
         b.min <= a.min &&
         b.multiple === 1 &&
         b.cap >= covers(b) &&
+        acceptedBy[b.element]!.length <= MOST_COMPARED &&
         acceptedBy[a.element]!.every((l) => acceptedBy[b.element]!.includes(l)),
     );
   });

@@ -8,7 +8,7 @@ export type {
   ProblemOffer,
   ProblemSeller,
 } from './problem';
-export { planSchema, problemFault, problemSchema, PROBLEM_LIMITS, requestSchema } from './schema';
+export { planSchema, problemFault, problemSchema, requestSchema } from './schema';
 export type { ProblemFault } from './schema';
 export { compile } from './compile';
 export type { Compiled } from './compile';
@@ -21,5 +21,6 @@ export { ProgrammeBuilder } from './programme';
 export type { Programme } from './programme';
 export { partModel } from './part-model';
 export { reachableNeed } from './reachable';
-export { scoreOf } from './state';
+export { cheapestEach } from './by-hand';
+export { scoreOf, State } from './state';
 export type { Saved } from './state';

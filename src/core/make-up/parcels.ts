@@ -85,7 +85,7 @@ export class Parcels {
         }
         const s = c.offerSeller[to]!;
         const band = this.bandOf(s);
-        state.give(lot, to, Math.min(state.open[lot]!, c.offerCap[to]! - state.used[to]!));
+        state.give(lot, to, Math.min(state.open[lot]!, state.room(to)));
         if (this.bandOf(s) > band) {
           ejected.push(...this.shedTo(s, c.bandGrams[s]![band]!, lot));
           this.rules.shut[s] = 1;
@@ -106,7 +106,7 @@ export class Parcels {
     let last = -1;
     for (const o of c.offersOfLot[lot]!) {
       const s = c.offerSeller[o]!;
-      if (this.rules.shut[s] || state.active[s] === 0 || state.used[o]! >= c.offerCap[o]!) continue;
+      if (this.rules.shut[s] || state.active[s] === 0 || state.room(o) <= 0) continue;
       last = o;
       if (random() < (state.value[s]! < c.minOrder[s]! ? 0.85 : 0.5)) return o;
     }

@@ -60,7 +60,9 @@ export function savedFrom(
         if (spare > 0) state.give(lot, -1 - e, spare);
         want -= Math.max(0, spare);
         for (const o of offersOf[e]!) {
-          const n = Math.min(want, left[o]!);
+          const s = c.offerSeller[o]!;
+          if (state.active[s] === 0 && state.parcels >= c.maxSellers) continue;
+          const n = Math.min(want, left[o]!, state.room(o));
           if (n <= 0) continue;
           state.give(lot, o, n);
           left[o]! -= n;

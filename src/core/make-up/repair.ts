@@ -28,9 +28,9 @@ export function fillLot(state: State, lot: number, rules: RepairRules, random: R
       if (c.offerPrice[o]! >= bestCost) break;
       const s = c.offerSeller[o]!;
       if (rules.shut[s]) continue;
-      const room = c.offerCap[o]! - state.used[o]!;
-      if (room <= 0) continue;
       if (state.active[s] === 0 && state.parcels >= c.maxSellers) continue;
+      const room = state.room(o);
+      if (room <= 0) continue;
       const n = room < open ? room : open;
       // A closed parcel costs its postage at least: most are told dearer by that alone.
       if (state.active[s] === 0 && rules.sunk[s] === 0 && c.offerPrice[o]! + c.firstPence[s]! / n >= bestCost)

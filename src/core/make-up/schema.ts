@@ -1,8 +1,6 @@
 import { z } from 'zod';
+import { PROBLEM } from '../shared/bounds';
 import type { Problem, ProblemId } from './problem';
-
-/** Bounds that keep a problem within what is solved in memory. */
-export const PROBLEM_LIMITS = { lots: 5000, sellers: 2000, offers: 400_000, elements: 50_000, donors: 500 };
 
 /** Ids are the asker's own and are told back as they came. */
 const id = z.union([z.string().min(1).max(400), z.number()]);
@@ -24,11 +22,11 @@ export const problemSchema = z.object({
       }),
     )
     .min(1)
-    .max(PROBLEM_LIMITS.elements),
+    .max(PROBLEM.elements),
   lots: z
     .array(z.object({ id, qty: pieces, accept: z.array(id).min(1).max(1000) }))
     .min(1)
-    .max(PROBLEM_LIMITS.lots),
+    .max(PROBLEM.lots),
   sellers: z
     .array(
       z.object({
@@ -37,7 +35,7 @@ export const problemSchema = z.object({
         postage: z
           .array(z.object({ maxGrams: z.number().min(0).max(1e9), pence }))
           .min(1)
-          .max(50),
+          .max(PROBLEM.bands),
         offers: z
           .array(
             z.object({
@@ -51,7 +49,7 @@ export const problemSchema = z.object({
           .max(50_000),
       }),
     )
-    .max(PROBLEM_LIMITS.sellers),
+    .max(PROBLEM.sellers),
   donors: z
     .array(
       z.object({
@@ -61,8 +59,8 @@ export const problemSchema = z.object({
         yields: z.array(z.object({ element: id, qty: pieces })).max(5000),
       }),
     )
-    .max(PROBLEM_LIMITS.donors),
-  maxSellers: z.int().min(0).max(PROBLEM_LIMITS.sellers).nullable(),
+    .max(PROBLEM.donors),
+  maxSellers: z.int().min(0).max(PROBLEM.sellers).nullable(),
 });
 
 /** What is posted to /api/make-up. */
@@ -71,14 +69,14 @@ export const requestSchema = z.object({
   options: z
     .object({
       /** How long it may take; 10 when left out. */
-      seconds: z.number().min(0.05).max(600).optional(),
+      seconds: z.number().min(0.05).max(PROBLEM.seconds).optional(),
       seed: z
         .int()
         .min(0)
         .max(2 ** 31)
         .optional(),
       /** With it the search runs so many steps instead of seconds: the same plan every time. */
-      iterations: z.int().min(1).max(1e7).optional(),
+      iterations: z.int().min(1).max(PROBLEM.iterations).optional(),
     })
     .optional(),
 });
@@ -100,12 +98,19 @@ export type ProblemFault =
   | { readonly fault: 'unknown element'; readonly where: string; readonly id: ProblemId }
   | { readonly fault: 'twice'; readonly where: string; readonly id: ProblemId }
   | { readonly fault: 'bands'; readonly where: string }
-  | { readonly fault: 'too many offers'; readonly offers: number };
+  | { readonly fault: 'too many offers'; readonly offers: number }
+  /** Lots share so many elements with so many offers that comparing them all would take minutes. */
+  | { readonly fault: 'too entangled'; readonly pairs: number }
+  | { readonly fault: 'too many pieces'; readonly pieces: number };
 
 /** The first thing in a problem that does not hold together, or undefined. */
 export function problemFault(problem: Problem): ProblemFault | undefined {
   const offers = problem.sellers.reduce((s, x) => s + x.offers.length, 0);
-  if (offers > PROBLEM_LIMITS.offers) return { fault: 'too many offers', offers };
+  if (offers > PROBLEM.offers) return { fault: 'too many offers', offers };
+  const pieces = problem.lots.reduce((n, l) => n + l.qty, 0);
+  if (pieces > PROBLEM.pieces) return { fault: 'too many pieces', pieces };
+  const pairs = pairsIn(problem);
+  if (pairs > PROBLEM.pairs) return { fault: 'too entangled', pairs };
   const elements = new Set<ProblemId>();
   for (const [where, list] of [
     ['elements', problem.elements],
@@ -139,4 +144,15 @@ export function problemFault(problem: Problem): ProblemFault | undefined {
       if (!elements.has(y.element))
         return { fault: 'unknown element', where: `donor ${d.id}`, id: y.element };
   return undefined;
+}
+
+/** How many pairs of a lot and an offer that serves it there are: what every step of a search walks over. */
+function pairsIn(problem: Problem): number {
+  const offered = new Map<ProblemId, number>();
+  for (const s of problem.sellers)
+    for (const o of s.offers) offered.set(o.element, (offered.get(o.element) ?? 1) + 1);
+  return problem.lots.reduce(
+    (sum, l) => sum + l.accept.reduce<number>((n, e) => n + (offered.get(e) ?? 1), 0),
+    0,
+  );
 }

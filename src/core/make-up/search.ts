@@ -3,7 +3,7 @@ import type { Compiled } from './compile';
 import { filledAtOnce, filledByAdded } from './first-plans';
 import { OPEN_LOT, Parcels } from './parcels';
 import { fillLots, type RepairRules } from './repair';
-import { scoreOf, type Saved, type State } from './state';
+import { scoreOf, State, type Saved } from './state';
 
 /** Share of the moves that are ejection chains. */
 const CHAINS = 0.3;
@@ -37,7 +37,7 @@ export class Search {
     const begin = { c, random, donors };
     const own = [filledAtOnce(begin, true), filledByAdded(begin)];
     const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
-    const first = starts.reduce((a, b) => (b.score < a.score ? b : a));
+    const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
     this.state = first;
     this.best = first.save();
     this.shut = new Uint8Array(c.sellers);
@@ -57,7 +57,8 @@ export class Search {
 
   /** Puts a plan found elsewhere in the place of the present one, when it is better than the best. */
   adopt(saved: Saved): boolean {
-    if (scoreOf(saved) >= scoreOf(this.best)) return false;
+    // A cost that is not told or cannot be is not less than anything.
+    if (!(scoreOf(saved) < scoreOf(this.best))) return false;
     this.state.load(saved);
     this.best = this.state.save();
     return true;

@@ -31,6 +31,8 @@ export class Solver {
   private search: Search;
   private trial: DonorTrial | null = null;
   private floorSteps = 0;
+  /** Pieces that nobody has: a plan that leaves no more unmet is one that a floor speaks of. */
+  private readonly unreachable: number;
   /** Proven elsewhere, by branch and bound. */
   private provenFloor = 0;
 
@@ -40,6 +42,7 @@ export class Solver {
   ) {
     const reachable = reachableNeed(this.c);
     this.reachable = reachable;
+    this.unreachable = this.c.need.reduce((n, q, lot) => n + q - reachable[lot]!, 0);
     this.random = seededRandom(options.seed);
     const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
     this.byHand = { cheapestEach: Math.round(each.cost), fewestSellers: Math.round(fewest.cost) };
@@ -54,11 +57,20 @@ export class Solver {
     return this.search.best;
   }
 
-  /** Proven, in whole pence: no plan with the least unmet costs less. */
+  /**
+   * Proven, in whole pence: no plan with this unmet costs less. The floor is of plans that have all that anybody has;
+   * where weights or the number of parcels forbid that, nothing is proven of the plan there is.
+   */
   get floor(): number {
+    if (this.best.unmet > this.unreachable) return 0;
     const relaxed = this.madeFloors ? Math.ceil(this.madeFloors.best - 1e-6) : 0;
     const proven = Math.max(0, relaxed, this.provenFloor);
     return Math.min(Math.round(this.best.cost), proven);
+  }
+
+  /** True when only that is unmet which nobody has. */
+  get leavesLeast(): boolean {
+    return this.best.unmet <= this.unreachable;
   }
 
   get isProven(): boolean {
@@ -86,12 +98,13 @@ export class Solver {
   adoptExactly(saved: Saved): boolean {
     const state = new State(this.c);
     state.load(saved);
+    if (state.parcels > this.c.maxSellers) return false;
     return this.search.adopt(state.save());
   }
 
   /** Takes in a floor proven elsewhere. */
   proven(floor: number): void {
-    this.provenFloor = Math.max(this.provenFloor, Math.ceil(floor - 1e-6));
+    if (Number.isFinite(floor)) this.provenFloor = Math.max(this.provenFloor, Math.ceil(floor - 1e-6));
   }
 
   /** One step of the floor alone; gives the floor. */

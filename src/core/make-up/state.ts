@@ -117,6 +117,20 @@ export class State {
     return Math.max(value, this.c.minOrder[s]!) + postageOf(this.c, s, grams);
   }
 
+  /** How many more pieces an offer can give: what is in stock, and what its seller can still send. */
+  room(offer: number): number {
+    const { c } = this;
+    const stock = c.offerCap[offer]! - this.used[offer]!;
+    const s = c.offerSeller[offer]!;
+    const each = c.grams[c.offerElement[offer]!]!;
+    if (c.weighs[s] === 0 || each <= 0 || stock <= 0) return stock;
+    const [min, multiple] = [c.offerMin[offer]!, c.offerMultiple[offer]!];
+    const bought = boughtFor(this.used[offer]!, min, multiple);
+    const more = Math.floor((c.maxGrams[s]! - this.grams[s]! + 1e-9) / each);
+    const most = Math.floor((bought + Math.max(0, more)) / multiple) * multiple;
+    return most < min ? 0 : Math.min(c.offerCap[offer]!, most) - this.used[offer]!;
+  }
+
   /** What `n` more pieces of an offer would cost. `sunk` = what of the parcel's cost is paid already in thought. */
   marginal(offer: number, n: number, sunk: number): number {
     const { c } = this;

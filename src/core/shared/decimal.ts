@@ -8,7 +8,7 @@
  */
 export function readDecimal(text: string): number | undefined {
   const bare = text.replace(/[\s'\u00a0\u202f]/g, '');
-  if (!/^[\d.,]*\d[\d.,]*$/.test(bare)) return undefined;
+  if (!/^[\d.,]+$/.test(bare) || !/\d/.test(bare)) return undefined;
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   if (last < 0) return Number(bare);
   const before = bare.slice(0, last);

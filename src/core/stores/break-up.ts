@@ -99,6 +99,7 @@ export function breakUpBuild(
     why: '',
     note: '',
     position: Math.max(0, ...bench.modifications.map((m) => m.position)) + 1,
+    purpose: null,
   };
   let no = bench.nextEntry(null).no;
   const entries = zones.flatMap((zone, i): Entry[] => {

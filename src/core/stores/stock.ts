@@ -100,16 +100,27 @@ export function mergeTrays(
   plans: readonly Entry[],
   source: Source,
 ): Command {
-  const at = storesAccount(from.id);
+  const [at, to] = [storesAccount(from.id), storesAccount(into.id)];
+  // Whatever is planned there is planned at the other tray, what it never held too: that is needed from there then.
+  const turned = (m: Movement): Movement => ({
+    ...m,
+    from: m.from === at ? to : m.from,
+    to: m.to === at ? to : m.to,
+  });
+  const touched = plans.filter((p) => p.movements.some((m) => m.from === at || m.to === at));
   const moved = moveStock(
     rows.filter((r) => r.account === at),
     into,
-    plans,
+    [],
     source,
   );
   return {
     label: `merge ${from.name} into ${into.name}`,
-    diff: joinDiffs(moved.diff, removed('tray', from)),
+    diff: joinDiffs(
+      moved.diff,
+      ...touched.map((p) => changed('entry', p, { movements: p.movements.map(turned) })),
+      removed('tray', from),
+    ),
   };
 }
 

@@ -50,7 +50,7 @@ export function readPriceList(
   for (const [i, row] of table.rows.entries()) {
     const cell = (c: Column) => (at[c] < 0 ? '' : (row[at[c]] ?? ''));
     const wrong = (column: Column) =>
-      fail({ fault: 'row' as const, line: table.firstLine + i, column, text: cell(column) });
+      fail({ fault: 'row' as const, line: table.lines[i] ?? i + 1, column, text: cell(column) });
     const { part } = readPartName(cell('part'));
     if (!part.read) return wrong('part');
     const colour = matchColour(cell('colour'), palette);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { elementSchema, gradeSchema, LIMITS } from '../formats/record-schemas';
+import { elementSchema, gradeSchema } from '../formats/record-schemas';
+import { LIMITS } from '../shared/bounds';
 import { planSchema, type MakeUpPlan } from '../make-up';
 import type { EntryId, ModificationId, ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';

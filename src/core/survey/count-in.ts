@@ -4,6 +4,7 @@ import {
   added,
   BLANK_ENTRY,
   changed,
+  countLineId,
   goneAccount,
   grade,
   joinDiffs,
@@ -64,7 +65,7 @@ export function countLot(
   const problem = countProblem(lot, count);
   if (problem) return fail(problem);
   const old = lot.line;
-  const id = old?.id ?? asId<CountLineId>(source.newId());
+  const id = old?.id ?? countLineId(lot);
   const line: CountLine = {
     id,
     build: bench.build,
@@ -90,7 +91,7 @@ export function countLot(
     no: first.no + i,
     position: first.position + i,
     why: ms.kind === 'missing' ? 'missing' : 'faded',
-    note: `counted ${id}`,
+    counted: id,
     loggedAt: source.now,
     movements: ms.movements,
   }));
@@ -102,14 +103,14 @@ export function countLot(
   });
 }
 
-/** Entries that a count line posted: they carry its id in their note. */
+/** Entries that a count line posted. */
 export const postedFor = (bench: Workbench, line: CountLineId): Entry[] =>
-  bench.entries.filter((e) => e.note === `counted ${line}`);
+  bench.entries.filter((e) => e.counted === line);
 
 function countModification(bench: Workbench, source: Source): { start: Diff; modification: ModificationId } {
-  const found = bench.modifications.find((m) => m.title === COUNT_TITLE);
+  const found = bench.modifications.find((m) => m.purpose === 'count');
   if (found) return { start: joinDiffs(), modification: found.id };
-  const made = addModification(bench, COUNT_TITLE, bench.rootZone.id, source);
+  const made = addModification(bench, COUNT_TITLE, bench.rootZone.id, source, 'count');
   return { start: made.diff, modification: made.id };
 }
 

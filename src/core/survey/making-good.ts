@@ -3,6 +3,7 @@ import {
   added,
   BLANK_INTENT,
   changed,
+  countLineId,
   joinDiffs,
   removed,
   zoneOf,
@@ -10,7 +11,6 @@ import {
   type Entry,
   type Intent,
 } from '../ledger';
-import { asId, type CountLineId } from '../shared/ids';
 import { completeness, type MissingLot } from './completeness';
 
 export const GOOD_TITLE = 'Make it good';
@@ -39,7 +39,7 @@ export function markWanted(bench: Workbench, missing: MissingLot, wanted: boolea
   const line: CountLine = old
     ? { ...old, wanted }
     : {
-        id: asId<CountLineId>(source.newId()),
+        id: countLineId(lot),
         build: bench.build,
         copy: lot.copy,
         zone: lot.zone,

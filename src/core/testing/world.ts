@@ -83,6 +83,7 @@ export const MODIFICATIONS: readonly Modification[] = [1, 2, 3, 4].map((no) => (
   why: '',
   note: '',
   position: no,
+  purpose: null,
 }));
 export const COPIES = new Map<string, Copy>(
   [COPY, DONOR].map((id) => [

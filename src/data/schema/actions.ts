@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /* Everything anyone did. */
 
@@ -17,12 +17,20 @@ export const actions = sqliteTable(
   (t) => [index('actions_scope').on(t.scope, t.state, t.position)],
 );
 
-/** One row for each do, undo and redo, in order: what another window has to catch up with. */
-export const changes = sqliteTable('changes', {
-  revision: integer().primaryKey({ autoIncrement: true }),
-  request: text().notNull().unique(),
-  action: text()
-    .notNull()
-    .references(() => actions.id),
-  direction: text().notNull(),
-});
+/**
+ * One row for each do, undo and redo, in order: what another window has to catch up with. `content` is a fingerprint of
+ * what was asked, so that the same request sent twice is told from another one under its id.
+ */
+export const changes = sqliteTable(
+  'changes',
+  {
+    revision: integer().primaryKey({ autoIncrement: true }),
+    request: text().notNull().unique(),
+    action: text()
+      .notNull()
+      .references(() => actions.id),
+    direction: text().notNull(),
+    content: text(),
+  },
+  (t) => [index('changes_action').on(t.action)],
+);

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { accounts } from './accounts';
 import { builds, modifications, whatIfs, assemblies, orders } from './builds';
+import { countLines } from './survey';
 
 /* The log. Movements have a table of their own, since balances are summed from it. */
 
@@ -22,10 +24,16 @@ export const entries = sqliteTable(
     assembly: text().references(() => assemblies.id),
     order: text('order_id').references(() => orders.id),
     line: text(),
+    counted: text().references(() => countLines.id),
     loggedAt: text().notNull(),
   },
   (t) => [
     index('entries_build').on(t.build, t.no),
+    index('entries_modification').on(t.modification),
+    index('entries_order').on(t.order),
+    index('entries_counted').on(t.counted),
+    index('entries_what_if').on(t.whatIf),
+    index('entries_assembly').on(t.assembly),
     check('entries_state', sql`${t.state} in ('planned', 'done')`),
     check('entries_what_if_is_planned', sql`${t.whatIf} is null or ${t.state} = 'planned'`),
   ],
@@ -42,8 +50,12 @@ export const movements = sqliteTable(
     element: text().notNull(),
     grade: text().notNull(),
     qty: integer().notNull(),
-    from: text('from_account').notNull(),
-    to: text('to_account').notNull(),
+    from: text('from_account')
+      .notNull()
+      .references(() => accounts.id),
+    to: text('to_account')
+      .notNull()
+      .references(() => accounts.id),
     worth: integer(),
   },
   (t) => [

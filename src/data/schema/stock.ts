@@ -1,4 +1,4 @@
-import { integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { ofBuild } from './belonging';
 
 /* The stores, prices, colours, and what is watched, kept whole or planned from a pool. */
@@ -43,18 +43,15 @@ export const watches = sqliteTable('watches', {
   at: text().notNull(),
 });
 
-export const keptAssemblies = sqliteTable('kept_assemblies', {
-  id: text().primaryKey(),
-  name: text().notNull(),
-  account: text().notNull(),
-  lots: text({ mode: 'json' }).notNull(),
-});
-
-export const poolModels = sqliteTable('pool_models', {
-  id: text().primaryKey(),
-  build: ofBuild(),
-  name: text().notNull(),
-  musts: text({ mode: 'json' }).notNull(),
-  colours: text({ mode: 'json' }).notNull(),
-  shares: integer({ mode: 'boolean' }).notNull(),
-});
+export const poolModels = sqliteTable(
+  'pool_models',
+  {
+    id: text().primaryKey(),
+    build: ofBuild(),
+    name: text().notNull(),
+    musts: text({ mode: 'json' }).notNull(),
+    colours: text({ mode: 'json' }).notNull(),
+    shares: integer({ mode: 'boolean' }).notNull(),
+  },
+  (t) => [index('pool_models_build').on(t.build)],
+);

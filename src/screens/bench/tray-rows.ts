@@ -14,7 +14,7 @@ const COLUMNS = 4;
 /** "1×2", "45° 2×1", or the name where there is no size. */
 export function shortSize(part: string): string {
   const read = partOf(part as never);
-  const size = /\d[\d./]*x\d[\d./x ]*(?:\d\/\d)?/.exec(part)?.[0]?.trim().replaceAll('x', '×');
+  const size = /(?<![\d./])\d[\d./]*x\d[\d./x ]*/.exec(part)?.[0]?.trim().replaceAll('x', '×');
   const angle = read.angle ? `${read.angle}° ` : '';
   return size ? `${angle}${size}` : part;
 }

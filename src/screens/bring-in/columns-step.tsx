@@ -229,7 +229,7 @@ const slug = (name: string): string =>
     .normalize('NFKD')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
+    .replace(/^-|-$/g, '')
     .slice(0, 60);
 
 function familyOf(hex: string, palette: readonly Colour[]): ColourFamily {

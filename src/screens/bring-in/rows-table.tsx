@@ -11,6 +11,7 @@ import type { TableTools } from './bring-in-state';
 
 const FIX: Readonly<Record<RowFault['fault'], ColumnRole>> = {
   'no part': 'name',
+  'too long': 'name',
   'no colour': 'colour',
   'unknown colour': 'colour',
   'no quantity': 'qty',

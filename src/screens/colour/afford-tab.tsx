@@ -184,7 +184,7 @@ function readShapes(text: string): { shapes: WantedShape[]; bad: string[] } {
     .split('\n')
     .map((l) => l.trim())
     .filter(Boolean)) {
-    const [, qty, name = ''] = /^(\d{1,5})\s*[x×]?\s+(.+)$/.exec(line) ?? [];
+    const [, qty, name = ''] = /^(\d{1,5})(?: ?[x×])? (\S.*)$/.exec(line.replace(/\s+/g, ' ')) ?? [];
     const read = qty ? readPartName(name).part : undefined;
     if (!read?.read || !qty || Number(qty) === 0) bad.push(line);
     else sums.set(read.id, (sums.get(read.id) ?? 0) + Number(qty));

@@ -169,7 +169,7 @@ function ElementPicker({
 }) {
   const bench = useBench((s) => s.bench);
   const [text, setText] = useState('');
-  const [, qtyText, rest = ''] = /^\s*(\d+\s+)?(.*)$/.exec(text) ?? [];
+  const [, qtyText, rest = ''] = /^(\d+ )?(.*)$/.exec(text.trimStart().replace(/\s/g, ' ')) ?? [];
   const qty = Math.max(1, Number(qtyText ?? 1));
   const fits = elementSearch(rest);
   const found = rest.trim().length > 1 ? [...bench.elements].filter(fits).slice(0, 6) : [];

@@ -138,11 +138,13 @@ function paidFor(parcels: readonly Parcel[], plan: MakeUpPlan, market: MarketAns
 }
 
 function headline(
-  { stage, plan, market }: MakeUpTools,
+  { stage, plan, market, place }: MakeUpTools,
   parcels: readonly Parcel[],
   need: WantedParts,
 ): string {
   if (stage === 'asking') return 'Asking the sellers what they have…';
+  if (stage === 'solving' && place > 0)
+    return `${place} in the line: ${place === 1 ? 'another plan is' : 'other plans are'} being solved first…`;
   if (stage === 'solving') return 'Making it up…';
   if (stage === 'failed') return 'The market did not answer.';
   if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to make up.` : 'Nothing is missing.';

@@ -58,6 +58,8 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
   const [seconds, setSeconds] = useState(5);
   const [stage, setStage] = useState<MakeUpStage>('idle');
   const [bounds, setBounds] = useState<readonly Bound[]>([]);
+  /** The place in the line while other plans are solved first; 0 = it is being solved. */
+  const [place, setPlace] = useState(0);
   const [asked, setAsked] = useState<AskedMakeUp | null>(null);
   /** Sellers read from price lists. */
   const [lists, setLists] = useState<readonly MarketSeller[]>([]);
@@ -113,8 +115,12 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
       setAsked(question);
       setStage('solving');
       const problem = poseProblem(lots, market, wish, known.priceOf);
-      const onBound = (b: Bound) => setBounds((list) => [...list, b]);
-      const plan = await solve(problem, seconds, mine.signal, onBound, question.run);
+      const onBound = (b: Bound) => {
+        setPlace(0);
+        setBounds((list) => [...list, b]);
+      };
+      const plan = await solve(problem, seconds, mine.signal, onBound, question.run, setPlace);
+      setPlace(0);
       if (mine.signal.aborted) return;
       setAsked(plan && withCredit({ ...question, plan }, wish, known.priceOf));
       setStage(plan ? 'done' : 'failed');
@@ -147,6 +153,7 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
     setSeconds,
     stage,
     bounds,
+    place,
     market: asked?.market ?? null,
     plan: asked?.plan ?? null,
     credit: asked?.credit ?? 0,
@@ -211,6 +218,7 @@ export async function solve(
   signal: AbortSignal,
   onBound: (bound: Bound) => void,
   run: string = crypto.randomUUID(),
+  onPlace: (place: number) => void = () => undefined,
 ): Promise<MakeUpPlan | null> {
   try {
     const response = await fetch('/api/make-up', {
@@ -229,8 +237,9 @@ export async function solve(
       const lines = (rest + value).split('\n');
       rest = lines.pop() ?? '';
       for (const line of lines) {
-        const said = JSON.parse(line) as { progress?: Bound; plan?: MakeUpPlan };
+        const said = JSON.parse(line) as { progress?: Bound; plan?: MakeUpPlan; place?: number };
         if (said.progress) onBound(said.progress);
+        if (said.place) onPlace(said.place);
         if (said.plan) plan = said.plan;
       }
     }

@@ -4,7 +4,10 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { modFileFaultWords, restoreFaultWords } from '../words/tables';
+import type { KeptBackup } from '@/server/restore';
+import { BackupList } from '../trouble';
+import { requestRestore } from '../trouble/restore-request';
+import { modFileFaultWords } from '../words/tables';
 import { refusalWords } from '../words/refusal';
 
 /** Mod files brought in, the whole workspace taken away and put back. */
@@ -12,6 +15,9 @@ export function WorkspaceFiles() {
   const router = useRouter();
   const [says, setSays] = useState<string | null>(null);
   const [asked, setAsked] = useState<File | null>(null);
+  const [backups, setBackups] = useState<readonly KeptBackup[] | null>(null);
+  /** The copy of what was there before a restore, to go back to. */
+  const [before, setBefore] = useState<string | null>(null);
   const modFile = useRef<HTMLInputElement>(null);
   const backup = useRef<HTMLInputElement>(null);
   const bringModFile = async (file: File | undefined) => {
@@ -24,13 +30,27 @@ export function WorkspaceFiles() {
   const restore = async (file: File) => {
     setAsked(null);
     setSays('Checking the backup…');
-    const answer = await send('/api/restore', file);
-    if (answer?.ok) {
-      setSays(
-        `Restored. The workspace as it was before is kept as ${(answer.value as { kept: string }).kept}.`,
-      );
-      router.refresh();
-    } else setSays(restoreFaultWords(String(answer?.reason)));
+    const done = await requestRestore(file);
+    restored(done.says, done.ok, done.kept);
+  };
+  const restored = (words: string, ok: boolean, kept: string | null) => {
+    setSays(words);
+    setBackups(null);
+    setBefore(ok ? kept : null);
+    if (ok) router.refresh();
+  };
+  const goBack = async (name: string) => {
+    setSays('Going back…');
+    const done = await requestRestore(name);
+    restored(done.ok ? 'Back to before the restore.' : done.says, done.ok, null);
+  };
+  const listBackups = async () => {
+    const answer = await fetch('/api/backups').then(
+      (r) => r.json() as Promise<{ ok: boolean; value: KeptBackup[] }>,
+      () => null,
+    );
+    if (answer?.ok) setBackups(answer.value);
+    else setSays('The server cannot be reached.');
   };
   return (
     <section
@@ -59,9 +79,21 @@ export function WorkspaceFiles() {
         aria-label="Backup"
         onChange={(e) => setAsked(e.target.files?.[0] ?? null)}
       />
+      <Button onClick={() => void listBackups()}>Kept copies</Button>
       <p role="status" className="text-soft">
         {says}
       </p>
+      {before && <Button onClick={() => void goBack(before)}>Go back to before the restore</Button>}
+      {backups && (
+        <Dialog
+          open
+          onOpenChange={() => setBackups(null)}
+          title="Copies of the workspace that were kept"
+          says="Restoring one puts it in place of everything; what is here now is kept first."
+        >
+          <BackupList backups={backups} onDone={restored} />
+        </Dialog>
+      )}
       {asked && (
         <Dialog
           open
@@ -95,6 +127,7 @@ async function send(
 
 function faultWords(reason: unknown): string {
   if (reason === undefined) return 'The server cannot be reached. Nothing was brought in.';
+  if (typeof reason !== 'object' || reason === null) return refusalWords(reason);
   if ((reason as { fault?: string }).fault === 'too large') return 'That file is larger than 20 MB.';
-  return 'fault' in (reason as object) ? modFileFaultWords(reason as never) : refusalWords(reason);
+  return 'fault' in reason ? modFileFaultWords(reason as never) : refusalWords(reason);
 }

@@ -1,7 +1,26 @@
 import type { RecordSet } from '@/core/ledger';
 import { elementName } from '@/core/parts';
+import { placeOf } from '@/core/ledger';
+import type { Trouble } from '@/core/shared/trouble';
 import { list, placeName } from './places';
+import { ZONE_WORDS } from './tables';
 import type { Refusal } from '@/server/perform';
+
+/** What each constraint of the database means to a person. The key is what the database names it by. */
+export const CONSTRAINT_WORDS: Readonly<Record<string, string>> = {
+  'modifications.build, modifications.no': 'Two modifications cannot have the same number.',
+  'count_lines.copy, count_lines.zone, count_lines.element':
+    'That lot was counted in another window already. You see it as it is now; count it again if that is wrong.',
+  'readings.batch': 'A reading of that name was kept in another window already. Read the part again.',
+  'changes.request': 'That was sent before, as something else.',
+  count_lines_sum: 'More pieces were counted than the box holds.',
+  entries_state: 'An entry is planned or done, nothing else.',
+  entries_what_if_is_planned: 'What belongs to a what-if can only be planned.',
+  movements_qty: 'An entry moves one piece or more.',
+  movements_two_ends: 'Pieces cannot go from a place to the same place.',
+  movements_worth: 'A price cannot be below nothing.',
+  accounts_owner: 'Pieces cannot go to a place that nobody owns.',
+};
 
 const RECORD_NAMES: Readonly<Record<string, string>> = {
   entry: 'That entry',
@@ -10,6 +29,17 @@ const RECORD_NAMES: Readonly<Record<string, string>> = {
   phase: 'That phase',
   whatIf: 'That what-if',
   build: 'That build',
+};
+
+const TROUBLE_WORDS: Readonly<Record<Trouble['trouble'], string>> = {
+  held: 'Another Evarn has this workspace open.',
+  busy: 'Another program holds the data file. Close it there and do it again.',
+  damaged: 'The data file is damaged. Load the page again to choose a backup.',
+  'newer program': 'The data file was made by a newer Evarn. Load the page again to choose a backup.',
+  'not as made': 'The data file is not as Evarn makes it. Load the page again to choose a backup.',
+  'no space': 'The disk is full. Free some space and do it again.',
+  'read-only': 'The data folder is read-only. Make it writable and do it again.',
+  'not allowed': 'The data folder may not be written. Give yourself the right to and do it again.',
 };
 
 /** A sentence for what the server would not do. Nothing was changed by it. */
@@ -29,6 +59,32 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
       });
       return `That would leave too few: ${list(what)} short. Nothing was changed.`;
     }
+    case 'place gone': {
+      const { account } = r as Extract<Refusal, { refused: 'place gone' }>;
+      const what = { model: 'zone', stores: 'tray', order: 'order' }[placeOf(account) as string] ?? 'place';
+      return `The ${what} that goes to, or comes from, was deleted in another window. Choose another one.`;
+    }
+    case 'not empty': {
+      const { row } = r as Extract<Refusal, { refused: 'not empty' }>;
+      const where = records ? placeName(row.account, records) : 'there';
+      return row.qty !== 0
+        ? `That cannot go while pieces lie in it: ${row.qty} ${elementName(row.element)} in ${where}. Put them elsewhere first.`
+        : `That cannot go while something is planned there: ${elementName(row.element)} in ${where}. Change the plan first.`;
+    }
+    case 'zones':
+      return `${ZONE_WORDS[(r as Extract<Refusal, { refused: 'zones' }>).fault.fault]} Another window may have moved zones meanwhile; look again.`;
+    case 'another build':
+      return 'That names a zone or a modification of another build. Nothing was changed.';
+    case 'constraint': {
+      const { of } = r as Extract<Refusal, { refused: 'constraint' }>;
+      return CONSTRAINT_WORDS[of] ?? 'Something of that name is there already. Look at it as it is now.';
+    }
+    case 'id used':
+      return 'That was sent before, as something else. Nothing was changed; do it once more.';
+    case 'trouble':
+      return `${TROUBLE_WORDS[(r as unknown as { trouble: Trouble }).trouble.trouble]} Nothing was changed.`;
+    case 'failed':
+      return `That failed on the server, and nothing was changed. Try it again; if it fails once more, look for ${(r as { mark?: string }).mark ?? 'it'} in the server’s log.`;
     case 'in use':
       return 'Something else still depends on that. Take away what uses it first.';
     case 'nothing to turn':

@@ -1,5 +1,8 @@
 import type { ModFileFault, RowFault, RowNote } from '@/core/formats';
-import type { UploadFault } from '@/server/read-upload';
+import type { ZoneTreeFault } from '@/core/ledger';
+import { TABLE } from '@/core/shared/bounds';
+import type { UploadFault } from '@/workers/read-table/read-bytes';
+import { count } from '@/ui/numbers';
 
 /** A sentence for a file that cannot be read. */
 export function uploadFaultWords(fault: UploadFault | { fault: string }): string {
@@ -7,14 +10,25 @@ export function uploadFaultWords(fault: UploadFault | { fault: string }): string
   switch (f.fault) {
     case 'empty':
       return 'There are no rows in it. Choose a file, or paste a block, with at least one part.';
+    case 'only a heading':
+      return 'It has a heading and no rows below it. Choose a file, or paste a block, with at least one part.';
     case 'too many rows':
-      return `It has ${f.rows >= 50_900 ? 'more than 50,900' : f.rows.toLocaleString('en-GB')} rows; 50,000 is the most. Split it and bring the halves in one after the other.`;
+      return `It has more than ${count(TABLE.rows)} rows, which is the most. Split it and import the halves one after the other.`;
     case 'too many columns':
-      return `It has ${f.columns} columns; 200 is the most. Leave out the ones that do not matter.`;
+      return `Line ${count(f.line)} has something in column ${count(f.columns)}; ${TABLE.columns} columns are the most. Delete what stands there, or leave out the columns that do not matter.`;
+    case 'too many cells':
+    case 'too much text':
+      return 'It has more in it than can be read at once. Leave out columns that do not matter, or split it.';
+    case 'open quote':
+      return `A quote (") opens in line ${count(f.line)} and is not closed there, so everything behind it would be one cell. Close it or take it out.`;
+    case 'too costly':
+      return `It takes more than ${TABLE.seconds} seconds or more memory than a table may. Save only the sheet with the parts, or save it as CSV.`;
+    case 'busy':
+      return 'Other files are being read. Try again in a moment.';
     case 'not a table':
       return 'It is not a table of text. Save it as CSV, TSV or XLSX.';
     case 'too large':
-      return 'It is larger than 20 MB. Split it, or leave out columns.';
+      return 'It is larger than 20 MB, or unpacks to far more. Split it, or leave out columns.';
     case 'unreadable':
       return 'The XLSX file could not be read: it may be damaged. Save it again, or as CSV.';
     case 'old spreadsheet':
@@ -28,6 +42,8 @@ export function rowFaultWords(f: RowFault): string {
   switch (f.fault) {
     case 'no part':
       return 'No part is named.';
+    case 'too long':
+      return `The name, with its colour and print, is longer than the ${f.most} characters that are kept. Shorten it.`;
     case 'no colour':
       return 'No colour is named.';
     case 'unknown colour':
@@ -50,6 +66,16 @@ export const rowNoteWords = (n: RowNote): string =>
     ? `${n.text} taken as the nearest, ΔE ${n.deltaE.toFixed(1)}`
     : 'Shape not read: the name is kept as written';
 
+const short = (id: string): string => `“${id.slice(0, 30)}”`;
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+export const ZONE_WORDS: Readonly<Record<ZoneTreeFault['fault'], string>> = {
+  'no root': 'No zone stands for the whole model.',
+  'two roots': 'Two zones stand for the whole model.',
+  circle: 'A zone lies within itself, by way of others.',
+  'parent is not there': 'A zone lies within one that is not there.',
+};
+
 export function modFileFaultWords(f: ModFileFault): string {
   switch (f.fault) {
     case 'not json':
@@ -58,15 +84,15 @@ export function modFileFaultWords(f: ModFileFault): string {
       return 'It is JSON, but not a mod file of Evarn. Nothing was brought in.';
     case 'newer version':
       return `It was made by a newer Evarn (${f.version}). Bring it in there, or update this one.`;
+    case 'twice':
+      return `Two ${f.where} in it have the same name, ${short(f.id)}. Nothing was imported.`;
+    case 'refers to nothing':
+      return `${capital(f.where)} names something that is not in the file, ${short(f.id)}. Nothing was imported.`;
+    case 'zones':
+      return `${ZONE_WORDS[f.how]} Nothing was imported.`;
+    case 'entry':
+      return `${capital(f.where)} moves pieces as no entry may (${f.how}). Nothing was imported.`;
     case 'shape':
       return `Something in it is not as a mod file has it, at ${f.where || 'the top'}: ${f.says}. Nothing was brought in.`;
   }
 }
-
-export const restoreFaultWords = (fault: string): string =>
-  ({
-    'not a backup': 'That file is not a backup of Evarn. The workspace is as it was.',
-    damaged: 'That backup is damaged. The workspace is as it was.',
-    'newer program': 'That backup was made by a newer Evarn. The workspace is as it was.',
-    'too large': 'That file is larger than 256 MB. The workspace is as it was.',
-  })[fault] ?? 'That file could not be restored. The workspace is as it was.';

@@ -18,13 +18,8 @@ import { asId } from '@/core/shared/ids';
 import { draftProblemWords, lineProblemWords, unknownWords } from './call-line';
 import { list, placeName } from './places';
 import { refusalWords } from './refusal';
-import {
-  modFileFaultWords,
-  restoreFaultWords,
-  rowFaultWords,
-  rowNoteWords,
-  uploadFaultWords,
-} from './tables';
+import { modFileFaultWords, rowFaultWords, rowNoteWords, uploadFaultWords } from './tables';
+import { restoreFaultWords } from './restore';
 
 /** A sentence that people can use: it ends, it is not a code, and it names what it is about. */
 function isSentence(text: string): void {
@@ -178,8 +173,13 @@ describe('every reason why something cannot be done has a sentence', () => {
 describe('every fault of a file has a sentence', () => {
   it.each([
     { fault: 'empty' },
-    { fault: 'too many rows', rows: 50_001 },
-    { fault: 'too many columns', columns: 300 },
+    { fault: 'only a heading' },
+    { fault: 'too many rows' },
+    { fault: 'too many columns', columns: 300, line: 7 },
+    { fault: 'too many cells' },
+    { fault: 'open quote', line: 12 },
+    { fault: 'too costly' },
+    { fault: 'busy' },
     { fault: 'not a table' },
     { fault: 'too large' },
     { fault: 'unreadable', kind: 'xlsx' },
@@ -189,6 +189,7 @@ describe('every fault of a file has a sentence', () => {
 
   it.each([
     { fault: 'no part' },
+    { fault: 'too long', most: 300 },
     { fault: 'no colour' },
     { fault: 'unknown colour', text: 'puce', suggestions: [] },
     { fault: 'no quantity' },
@@ -206,9 +207,27 @@ describe('every fault of a file has a sentence', () => {
       { fault: 'not a mod file' },
       { fault: 'newer version', version: 'evarn-mod/9' },
       { fault: 'shape', where: 'entries.0', says: 'x' },
+      { fault: 'twice', where: 'zones', id: 'z1' },
+      { fault: 'refers to nothing', where: 'entry 3', id: 'z9' },
+      { fault: 'zones', how: 'no root' },
+      { fault: 'entry', where: 'entry 3', how: 'uneven' },
     ] as const)
       isSentence(modFileFaultWords(f));
-    for (const f of ['not a backup', 'damaged', 'newer program', 'too large', '?'])
-      isSentence(restoreFaultWords(f));
+    for (const fault of [
+      'not a backup',
+      'damaged',
+      'newer program',
+      'too large',
+      'no space',
+      'too costly',
+      'busy',
+      'no such backup',
+      'cannot be opened',
+      '?',
+    ])
+      isSentence(restoreFaultWords({ fault }));
+    isSentence(restoreFaultWords({ fault: 'not as made', what: 'it has a view' }));
+    for (const law of ['shape', 'entry', 'overdrawn', 'zones', 'history', 'accounts', 'actions'] as const)
+      isSentence(restoreFaultWords({ fault: 'books', what: { law, where: '' } }));
   });
 });

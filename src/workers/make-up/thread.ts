@@ -1,12 +1,17 @@
 import { parentPort, receiveMessageOnPort } from 'node:worker_threads';
+import type { Problem } from '@/core/make-up';
+import { cheapestEach } from '@/core/make-up/by-hand';
+import type { Compiled } from '@/core/make-up/compile';
 import { modelOf } from '@/core/make-up/milp';
 import { partModel } from '@/core/make-up/part-model';
 import { reachableNeed } from '@/core/make-up/reachable';
 import { Solver } from '@/core/make-up/solver';
+import { planOf } from '@/core/make-up/plan';
 import { scoreOf } from '@/core/make-up/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
-import type { FromThread, ProgrammeTask, Task, ToThread } from './messages';
+import type { AnyTask, FromThread, ProgrammeTask, ReadTask, Task, ToThread } from './messages';
+import { problemOf, requestFault } from './read-request';
 import { floorStepsFor, isShort, searchShare } from './roles';
 import { warmUp } from './warm-up';
 
@@ -16,12 +21,29 @@ class Job {
   stopped = false;
   private told = Infinity;
   private toldFloor = -Infinity;
+  readonly compiled: Compiled;
+  private readonly problem: Problem;
 
   constructor(readonly task: Task) {
-    const { compiled, seed, seconds, role } = task;
-    const floorSteps = floorStepsFor(role, compiled.offers, seconds);
+    const { compiled, problem } = problemOf(task);
+    [this.compiled, this.problem] = [compiled, problem];
+    this.tellFirst();
+    const { seed, seconds, role } = task;
+    const floorSteps =
+      role === 'steps'
+        ? Math.min(600, Math.ceil(task.iterations / 10))
+        : floorStepsFor(role, compiled.offers, seconds);
     this.solver = new Solver(compiled, { seed, trialDonors: role === 'trial', floorSteps });
     this.tellBest();
+  }
+
+  /** A plan at once: should the time be over before the search has begun, there is one to give. */
+  private tellFirst(): void {
+    if (this.task.role === 'floor') return;
+    const first = cheapestEach(this.compiled).save();
+    const byHand = { cheapestEach: Math.round(first.cost), fewestSellers: Math.round(first.cost) };
+    const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
+    this.tell({ say: 'better', saved: first, plan, whole: false });
   }
 
   tell(message: FromThread): void {
@@ -55,13 +77,14 @@ class Job {
     const { best } = this.solver;
     if (scoreOf(best) < this.told - 1e-9) {
       this.told = scoreOf(best);
-      this.tell({ say: 'better', saved: best, byHand: this.solver.byHand });
+      const plan = this.solver.plan(this.problem, 'bestSoFar');
+      this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
     }
     this.tellFloor(this.solver.floor);
   }
 
   tellFloor(floor: number): void {
-    if (floor <= this.toldFloor) return;
+    if (!Number.isFinite(floor) || floor <= this.toldFloor) return;
     this.toldFloor = floor;
     this.tell({ say: 'floor', floor });
   }
@@ -85,7 +108,7 @@ async function solveParts(job: Job): Promise<void> {
   const solver = await highs();
   const random = seededRandom(job.task.seed + 1);
   const { solver: own } = job;
-  const short = isShort(job.task.compiled.offers, job.task.seconds);
+  const short = isShort(job.compiled.offers, job.task.seconds);
   for (let n = 0; !job.over && job.left > (short ? 0.12 : 0.3); n++) {
     job.listen();
     const size = short ? { open: 6, closed: n % 3 } : { open: 5 + (n % 3), closed: 3 + (n % 4) };
@@ -148,13 +171,29 @@ function proveFloor(job: Job): void {
   }
 }
 
+/** Searches for a number of steps: the same plan for the same seed and number, as long as the time lasts. */
+function searchBySteps(job: Job): void {
+  const { iterations } = job.task;
+  let next = 0;
+  for (let i = 0; i < iterations && !job.over && !job.solver.isProven; i++) {
+    job.solver.work(i / iterations);
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+    job.tellBest();
+  }
+  job.tellBest();
+  if (job.solver.isProven) job.tell({ say: 'proven' });
+}
+
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
   if (task.role === 'whole') await solveWhole(job);
+  else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, 1);
   else if (task.role === 'floor') proveFloor(job);
   else {
-    searchUntil(job, searchShare(task.compiled.offers, task.seconds));
+    searchUntil(job, searchShare(job.compiled.offers, task.seconds));
     if (!job.over) await solveParts(job);
   }
   job.tell({ say: 'done' });
@@ -167,10 +206,22 @@ async function solveProgramme({ programme, seconds, port }: ProgrammeTask): Prom
   tell({ say: 'done' });
 }
 
+function read(task: ReadTask): void {
+  const tell = (message: FromThread) => task.port.postMessage(message);
+  const read = requestFault(task);
+  if ('problem' in read)
+    tell({ say: 'read', fault: null, offers: offersIn(read.problem), options: read.options });
+  else tell({ say: 'read', fault: read });
+  tell({ say: 'done' });
+}
+
+const offersIn = (problem: Problem): number => problem.sellers.reduce((n, s) => n + s.offers.length, 0);
+
 let asked = false;
-parentPort?.on('message', (task: Task | ProgrammeTask) => {
+parentPort?.on('message', (task: AnyTask) => {
   asked = true;
-  void (task.role === 'programme' ? solveProgramme(task) : solve(task));
+  if (task.role === 'read') read(task);
+  else void (task.role === 'programme' ? solveProgramme(task) : solve(task));
 });
 // Whoever waits already is served first.
 void highs().then(() => asked || warmUp());

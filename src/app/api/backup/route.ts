@@ -1,13 +1,15 @@
-import { makeBackup } from '@/server/backup';
-import { workspace } from '@/server/workspace';
+import { route } from '@/server/http';
+import { makeBackup } from '@/server/make-backup';
+import { patiently } from '@/server/workspace';
 
-export function GET(): Response {
+export const GET = route(async () => {
   const now = new Date();
-  const packed = makeBackup(workspace(), now);
+  const packed = await patiently((handle) => makeBackup(handle, now));
   return new Response(new Uint8Array(packed), {
     headers: {
       'content-type': 'application/gzip',
       'content-disposition': `attachment; filename="evarn-${now.toISOString().slice(0, 10)}.evarn"`,
+      'cache-control': 'no-store',
     },
   });
-}
+});

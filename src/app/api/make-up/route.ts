@@ -1,34 +1,42 @@
-import { problemFault, requestSchema } from '@/core/make-up';
-import { readJson, refuse } from '@/server/http';
+import { PROBLEM } from '@/core/shared/bounds';
 import { keepFinished } from '@/server/finished-runs';
-import { solveMakeUp, type MakeUpProgress } from '@/server/solve-make-up';
+import { answer, readBody, refuse, route } from '@/server/http';
+import { solveRequest, type MakeUpFault, type MakeUpProgress } from '@/server/solve-make-up';
 
-const MOST_BYTES = 64 * 1024 * 1024;
 /** Solves that are on, by the name that whoever asked gave them. */
 const running = new Map<string, AbortController>();
+const RUN = /^[\w-]{1,80}$/;
 
 /** Stops the solve called `?run=`: it answers with the best plan it has. */
-export function DELETE(request: Request): Response {
+export const DELETE = route((request) => {
   const run = running.get(new URL(request.url).searchParams.get('run') ?? '');
   run?.abort();
-  return Response.json({ ok: true, value: run ? 1 : 0 });
-}
+  return answer(run ? 1 : 0);
+});
 
 /**
- * Takes a make-up problem and gives the plan: docs/formats/make-up-request.schema.json. With `Accept: application/x-ndjson` a line
- * of progress comes now and then, and the plan is the last line. Closing the connection stops the solve, and so does
- * `DELETE ?run=`, with the name given in `x-run`; what a run found is kept for a while, should its page come back.
+ * Takes a make-up problem and gives the plan: docs/formats/make-up-request.schema.json. With `Accept: application/x-ndjson`
+ * a line of progress comes now and then, the place in the line while others are solved first, and the plan is the last
+ * line. Closing the connection stops the solve, and so does `DELETE ?run=`, with the name given in `x-run`; what a run
+ * found is kept for a while, should its page come back.
  */
-export async function POST(request: Request): Promise<Response> {
-  const door = await readJson(request, requestSchema, MOST_BYTES);
-  if ('response' in door) return door.response;
-  const { problem, options = {} } = door.input;
-  const fault = problemFault(problem);
-  if (fault) return refuse(400, fault);
-  if (!request.headers.get('accept')?.includes('application/x-ndjson'))
-    return Response.json(await solveMakeUp(problem, options, { signal: request.signal }));
+export const POST = route(async (request) => {
+  const bytes = await readBody(request, PROBLEM.bytes);
+  if (!bytes) return refuse(413, { refused: 'too large' });
+  if (!request.headers.get('accept')?.includes('application/x-ndjson')) {
+    const done = await solveRequest(bytes, { signal: request.signal });
+    return done.ok ? Response.json(done.value) : refuse(statusOf(done.reason), done.reason);
+  }
+  return new Response(streamed(request, bytes), { headers: { 'content-type': 'application/x-ndjson' } });
+});
+
+const statusOf = (reason: MakeUpFault): number =>
+  'fault' in reason && (reason.fault === 'busy' || reason.fault === 'stopped') ? 503 : 400;
+
+function streamed(request: Request, bytes: Uint8Array): ReadableStream<Uint8Array> {
   const stopper = new AbortController();
-  const run = request.headers.get('x-run') ?? crypto.randomUUID();
+  const given = request.headers.get('x-run') ?? '';
+  const run = RUN.test(given) ? given : crypto.randomUUID();
   running.set(run, stopper);
   let open = true;
   const gone = () => {
@@ -37,7 +45,7 @@ export async function POST(request: Request): Promise<Response> {
   };
   request.signal.addEventListener('abort', gone);
   const encoder = new TextEncoder();
-  const stream = new ReadableStream<Uint8Array>({
+  return new ReadableStream<Uint8Array>({
     async start(controller) {
       const line = (value: unknown) => {
         if (!open) return;
@@ -47,14 +55,19 @@ export async function POST(request: Request): Promise<Response> {
           gone();
         }
       };
-      const onProgress = (progress: MakeUpProgress) => line({ progress });
-      const plan = await solveMakeUp(problem, options, { signal: stopper.signal, onProgress });
+      try {
+        const onProgress = (progress: MakeUpProgress) => line({ progress });
+        const onPlace = (place: number) => line({ place });
+        const done = await solveRequest(bytes, { signal: stopper.signal, onProgress, onPlace });
+        if (done.ok) keepFinished(run, done.value);
+        line(done.ok ? { plan: done.value } : { reason: done.reason });
+      } catch (error) {
+        console.error('a solve failed:', error);
+        line({ reason: { refused: 'failed' } });
+      }
       running.delete(run);
-      keepFinished(run, plan);
-      line({ plan });
       if (open) controller.close();
     },
     cancel: gone,
   });
-  return new Response(stream, { headers: { 'content-type': 'application/x-ndjson' } });
 }

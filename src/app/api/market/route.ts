@@ -1,20 +1,21 @@
 import { z } from 'zod';
 import { elementSchema } from '@/core/formats/record-schemas';
-import { answer, readJson, refuse } from '@/server/http';
+import { BODY } from '@/core/shared/bounds';
+import { answer, readJson, refuse, route } from '@/server/http';
 import { askMarket } from '@/server/market';
-import { workspace } from '@/server/workspace';
+import { patiently } from '@/server/workspace';
 import { MarketFailed } from '@/stand-ins/market';
 
 const schema = z.strictObject({ elements: z.array(elementSchema).max(5000) });
 
 /** What sellers have of some elements. The market is a stand-in over a network that fails now and then. */
-export async function POST(request: Request): Promise<Response> {
-  const door = await readJson(request, schema, 4 * 1024 * 1024);
+export const POST = route(async (request) => {
+  const door = await readJson(request, schema, BODY.middle);
   if ('response' in door) return door.response;
   try {
-    return answer(await askMarket(workspace(), door.input.elements));
+    return answer(await patiently((handle) => askMarket(handle, door.input.elements)));
   } catch (error) {
     if (error instanceof MarketFailed) return refuse(503, { fault: 'market' });
     throw error;
   }
-}
+});

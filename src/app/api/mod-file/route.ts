@@ -1,12 +1,17 @@
 import { bringModFile } from '@/server/bring-mod-file';
-import { answer, readBody, refuse } from '@/server/http';
-import { workspace } from '@/server/workspace';
+import { answer, readBody, refuse, route } from '@/server/http';
+import { patiently } from '@/server/workspace';
 
-export async function POST(request: Request): Promise<Response> {
+const REQUEST_ID = /^[\w-]{1,80}$/;
+
+export const POST = route(async (request) => {
   const bytes = await readBody(request);
   if (!bytes) return refuse(413, { fault: 'too large' });
-  const id = request.headers.get('x-request-id') ?? crypto.randomUUID();
-  const context = { handle: workspace(), newId: () => crypto.randomUUID(), now: new Date() };
-  const done = bringModFile(new TextDecoder().decode(bytes), id.slice(0, 80), context);
+  const given = request.headers.get('x-request-id') ?? '';
+  const id = REQUEST_ID.test(given) ? given : crypto.randomUUID();
+  const text = new TextDecoder().decode(bytes);
+  const done = await patiently((handle) =>
+    bringModFile(text, id, { handle, newId: () => crypto.randomUUID(), now: new Date() }),
+  );
   return done.ok ? answer(done.value) : refuse('fault' in done.reason ? 400 : 409, done.reason);
-}
+});

@@ -1,8 +1,6 @@
-import { answer } from '@/server/http';
+import { answer, route } from '@/server/http';
 import { needsOfAll } from '@/server/needs';
-import { workspace } from '@/server/workspace';
+import { patiently } from '@/server/workspace';
 
 /** What all builds that share the stores still lack. */
-export function GET(): Response {
-  return answer(needsOfAll(workspace()));
-}
+export const GET = route(async () => answer(await patiently(needsOfAll)));

@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { answer, readJson, refuse } from '@/server/http';
+import { BODY } from '@/core/shared/bounds';
+import { answer, readJson, refuse, route } from '@/server/http';
 import { turn } from '@/server/perform';
-import { workspace } from '@/server/workspace';
+import { patiently } from '@/server/workspace';
 
 const schema = z.strictObject({
   request: z.string().min(1).max(80),
@@ -10,10 +11,10 @@ const schema = z.strictObject({
 });
 
 /** Undo and redo of the last action of a scope. */
-export async function POST(request: Request): Promise<Response> {
-  const door = await readJson(request, schema, 10_000);
+export const POST = route(async (request) => {
+  const door = await readJson(request, schema, BODY.small);
   if ('response' in door) return door.response;
   const { request: id, scope, direction } = door.input;
-  const done = turn(workspace(), id, scope, direction);
+  const done = await patiently((handle) => turn(handle, id, scope, direction));
   return done.ok ? answer(done.value) : refuse(409, done.reason);
-}
+});

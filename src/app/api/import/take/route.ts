@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, readJson, refuse } from '@/server/http';
+import type { Handle } from '@/data/database';
+import { answer, readJson, refuse, route } from '@/server/http';
 import { takeBoxes, takePrices, takeRegister, takeStock } from '@/server/take-in';
 import {
   takeBoxesSchema,
@@ -7,7 +8,7 @@ import {
   takeRegisterSchema,
   takeStoresSchema,
 } from '@/server/take-in-schemas';
-import { workspace } from '@/server/workspace';
+import { patiently } from '@/server/workspace';
 
 const schema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('boxes'), input: takeBoxesSchema }),
@@ -17,18 +18,23 @@ const schema = z.discriminatedUnion('what', [
 ]);
 
 /** Takes what a person agreed to: all of it or nothing. */
-export async function POST(request: Request): Promise<Response> {
+export const POST = route(async (request) => {
   const door = await readJson(request, schema);
   if ('response' in door) return door.response;
-  const context = { handle: workspace(), newId: () => crypto.randomUUID(), now: new Date() };
-  const wish = door.input;
-  const done =
-    wish.what === 'boxes'
-      ? takeBoxes(wish.input, context)
-      : wish.what === 'stores'
-        ? takeStock(wish.input, context)
-        : wish.what === 'prices'
-          ? takePrices(wish.input, context)
-          : takeRegister(wish.input, context);
+  const done = await patiently((handle) => carryOut(door.input, handle));
   return done.ok ? answer(done.value) : refuse(409, done.reason);
+});
+
+function carryOut(wish: z.infer<typeof schema>, handle: Handle) {
+  const context = { handle, newId: () => crypto.randomUUID(), now: new Date() };
+  switch (wish.what) {
+    case 'boxes':
+      return takeBoxes(wish.input, context);
+    case 'stores':
+      return takeStock(wish.input, context);
+    case 'prices':
+      return takePrices(wish.input, context);
+    case 'register':
+      return takeRegister(wish.input, context);
+  }
 }

@@ -1,11 +1,14 @@
 import { readPhotoBytes } from '@/data/photos';
-import { refuse } from '@/server/http';
-import { workspace } from '@/server/workspace';
+import { refuse, route } from '@/server/http';
+import { patiently } from '@/server/workspace';
 
-export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  const bytes = readPhotoBytes(workspace().db, (await params).id);
+type Context = { params: Promise<{ id: string }> };
+
+export const GET = route<Context>(async (_, { params }) => {
+  const { id } = await params;
+  const bytes = await patiently(({ db }) => readPhotoBytes(db, id));
   if (!bytes) return refuse(404, { fault: 'no such photo' });
   return new Response(new Uint8Array(bytes), {
     headers: { 'content-type': 'image/webp', 'cache-control': 'private, max-age=31536000, immutable' },
   });
-}
+});

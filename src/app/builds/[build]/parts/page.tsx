@@ -3,12 +3,15 @@ import { notFound } from 'next/navigation';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { PartsScreen } from '@/screens/parts';
 import { takeSnapshot } from '@/server/snapshot';
-import { workspace } from '@/server/workspace';
+import { withWorkspace } from '../../../with-workspace';
 
 export const metadata: Metadata = { title: 'Parts' };
 
 export default async function PartsPage({ params }: { params: Promise<{ build: string }> }) {
-  const snapshot = takeSnapshot(workspace(), asId<BuildId>((await params).build));
-  if (!snapshot) notFound();
-  return <PartsScreen key={snapshot.build} snapshot={snapshot} />;
+  const build = asId<BuildId>((await params).build);
+  return withWorkspace((handle) => {
+    const snapshot = takeSnapshot(handle, build);
+    if (!snapshot) notFound();
+    return <PartsScreen key={snapshot.build} snapshot={snapshot} />;
+  });
 }

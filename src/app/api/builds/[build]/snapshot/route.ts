@@ -1,9 +1,12 @@
 import { asId, type BuildId } from '@/core/shared/ids';
-import { answer, refuse } from '@/server/http';
+import { answer, refuse, route } from '@/server/http';
 import { takeSnapshot } from '@/server/snapshot';
-import { workspace } from '@/server/workspace';
+import { patiently } from '@/server/workspace';
 
-export async function GET(_: Request, { params }: { params: Promise<{ build: string }> }): Promise<Response> {
-  const snapshot = takeSnapshot(workspace(), asId<BuildId>((await params).build));
+type Context = { params: Promise<{ build: string }> };
+
+export const GET = route<Context>(async (_, { params }) => {
+  const build = asId<BuildId>((await params).build);
+  const snapshot = await patiently((handle) => takeSnapshot(handle, build));
   return snapshot ? answer(snapshot) : refuse(404, { refused: 'no such build' });
-}
+});

@@ -1,0 +1,135 @@
+import { sql } from 'drizzle-orm';
+import {
+  accountOwner,
+  donorAccount,
+  modelAccount,
+  orderAccount,
+  placeOf,
+  shippedAccount,
+  sparesAccount,
+  storesAccount,
+  type AccountKey,
+  type BalanceRow,
+  type Diff,
+  type TypedRecord,
+} from '@/core/ledger';
+import type { Database } from './database';
+import { accounts } from './schema';
+
+/** The places that come and go with a record. */
+function placesOf({ type, record }: TypedRecord): AccountKey[] {
+  switch (type) {
+    case 'zone':
+      return [modelAccount(record.id)];
+    case 'tray':
+      return [storesAccount(record.id)];
+    case 'copy':
+      return [shippedAccount(record.id), donorAccount(record.id)];
+    case 'order':
+      return [orderAccount(record.id)];
+    case 'build':
+      return [sparesAccount(record.id)];
+    default:
+      return [];
+  }
+}
+
+/** The places that a diff leaves records with, each once. */
+function placesNamed(diff: Diff): Set<AccountKey> {
+  const keys = new Set<AccountKey>();
+  for (const record of [...diff.added.map((r) => r.record), ...diff.changed.map((c) => c.to)]) {
+    if ('account' in record) keys.add(record.account);
+    if ('movements' in record)
+      for (const m of record.movements) {
+        keys.add(m.from);
+        keys.add(m.to);
+      }
+  }
+  return keys;
+}
+
+/** Opens the places of what a diff adds, and those that nobody owns. One that was closed is open again. */
+export function openPlaces(db: Database, diff: Diff): void {
+  const ownerless = [...placesNamed(diff)].filter((a) => ['outside', 'gone'].includes(placeOf(a)));
+  const rows = [...new Set([...diff.added.flatMap(placesOf), ...ownerless])].map(accountRow);
+  const owner = (column: string) => sql.raw(`excluded.${column}`);
+  for (let i = 0; i < rows.length; i += 500)
+    db.insert(accounts)
+      .values(rows.slice(i, i + 500))
+      .onConflictDoUpdate({
+        target: accounts.id,
+        set: {
+          zone: owner('zone'),
+          tray: owner('tray'),
+          copy: owner('copy'),
+          order: owner('order_id'),
+          build: owner('build'),
+        },
+      })
+      .run();
+}
+
+function accountRow(id: AccountKey): typeof accounts.$inferInsert {
+  const place = placeOf(id);
+  const owner = accountOwner<string>(id);
+  return {
+    id,
+    place,
+    zone: place === 'model' ? owner : null,
+    tray: place === 'stores' ? owner : null,
+    copy: place === 'shipped' || place === 'donor' ? owner : null,
+    order: place === 'order' ? owner : null,
+    build: place === 'spares' ? owner : null,
+  };
+}
+
+/**
+ * A place that a diff names and that is not there, or closed; undefined when all are open. One that the diff itself closes
+ * may be named: its last pieces are taken out of it.
+ */
+export function lostPlace(db: Database, diff: Diff): AccountKey | undefined {
+  const closing = new Set(diff.removed.flatMap(placesOf));
+  const keys = JSON.stringify([...placesNamed(diff)].filter((a) => !closing.has(a)));
+  return db.get<{ id: AccountKey } | undefined>(sql`
+    select k.value as id from json_each(${keys}) k left join accounts a on a.id = k.value
+      where a.id is null or (a.place not in ('outside', 'gone')
+        and coalesce(a.zone, a.tray, a.copy, a.order_id, a.build) is null)
+      limit 1`)?.id;
+}
+
+/** True when something is kept whole in a place that a diff closes. */
+export function isKeptInPlaces(db: Database, diff: Diff): boolean {
+  const keys = JSON.stringify(diff.removed.flatMap(placesOf));
+  return (
+    db.get(
+      sql`select 1 from kept_assemblies where account in (select value from json_each(${keys})) limit 1`,
+    ) !== undefined
+  );
+}
+
+/** What lies, or is planned to come or go, at the places of what a diff removes: these may not be closed then. */
+export function leftInPlaces(db: Database, diff: Diff): BalanceRow | undefined {
+  const keys = diff.removed.flatMap(placesOf).filter((a) => placeOf(a) !== 'shipped');
+  if (keys.length === 0) return undefined;
+  return whatLies(db, sql`(select value from json_each(${JSON.stringify(keys)}))`);
+}
+
+/** What lies, or is planned to come or go, at places that are closed: nothing, in a sound workspace. */
+export const leftInClosed = (db: Database): BalanceRow | undefined =>
+  whatLies(
+    db,
+    sql`(select id from accounts where place not in ('outside', 'gone', 'shipped')
+      and coalesce(zone, tray, copy, order_id, build) is null)`,
+  );
+
+const whatLies = (db: Database, places: ReturnType<typeof sql>): BalanceRow | undefined =>
+  db.get<BalanceRow | undefined>(sql`
+    select account, element, grade, sum(done) as qty from (
+      select m.to_account as account, m.element, m.grade, iif(e.state = 'done', m.qty, 0) as done,
+        e.state = 'planned' as planned from movements m join entries e on e.id = m.entry
+        where m.to_account in ${places}
+      union all
+      select m.from_account, m.element, m.grade, iif(e.state = 'done', -m.qty, 0),
+        e.state = 'planned' from movements m join entries e on e.id = m.entry
+        where m.from_account in ${places}
+    ) group by account, element, grade having sum(done) <> 0 or max(planned) limit 1`);

@@ -1,0 +1,2 @@
+export { TroubleScreen } from './trouble-screen';
+export { BackupList } from './backup-list';

@@ -1,0 +1,120 @@
+import os from 'node:os';
+import { MessageChannel, Worker } from 'node:worker_threads';
+import { PROBLEM } from '@/core/shared/bounds';
+import type { AnyTask, FromThread, ToThread } from '@/workers/make-up/messages';
+import { threadFile } from './run-once';
+import { WaitingLine } from './waiting-line';
+
+/** At most as many threads as there are cores; two wait warm, since starting one and compiling its code takes time. */
+export const MOST_THREADS = Math.max(1, os.availableParallelism());
+const WARM = Math.min(2, MOST_THREADS);
+/** Threads that have worked and then rest so long are ended and begun anew: a solver keeps the memory it once had. */
+const REST_MS = 15_000;
+
+interface Pool {
+  readonly idle: Worker[];
+  readonly worked: Set<Worker>;
+  busy: number;
+  resting?: NodeJS.Timeout | undefined;
+  readonly line: WaitingLine;
+}
+
+/** Kept by the process: what starts with the server and what answers requests are bundled apart. */
+const kept = globalThis as { evarnSolvers?: Pool };
+const pool: Pool = (kept.evarnSolvers ??= {
+  idle: [],
+  worked: new Set(),
+  busy: 0,
+  line: new WaitingLine(Math.max(1, Math.floor(MOST_THREADS / 2)), PROBLEM.waiting),
+});
+
+/** Where solves wait for one another: each may use two threads. */
+export const solverLine = pool.line;
+
+/** How many threads there are, at work and waiting. */
+export const threadCount = (): number => pool.idle.length + pool.busy;
+
+function start(): Worker {
+  const thread = new Worker(threadFile('make-up'), {
+    execArgv: [],
+    resourceLimits: { maxOldGenerationSizeMb: PROBLEM.heapMb },
+  });
+  // A waiting thread keeps no process alive, and one that breaks is simply not there any more.
+  thread.unref();
+  thread.on('error', () => forget(thread));
+  thread.on('exit', () => forget(thread));
+  return thread;
+}
+
+function forget(thread: Worker): void {
+  const at = pool.idle.indexOf(thread);
+  if (at >= 0) pool.idle.splice(at, 1);
+  pool.worked.delete(thread);
+}
+
+/** Starts what threads are wanting, so that they are warm when somebody asks. */
+export function readyThreads(): void {
+  while (pool.idle.length < WARM - pool.busy) pool.idle.push(start());
+}
+
+function rest(): void {
+  clearTimeout(pool.resting);
+  if (pool.busy > 0) return;
+  pool.resting = setTimeout(() => {
+    for (const thread of [...pool.idle])
+      if (pool.worked.has(thread)) {
+        forget(thread);
+        void thread.terminate();
+      }
+    readyThreads();
+  }, REST_MS);
+  pool.resting.unref();
+}
+
+/** A task in a thread. */
+export interface Job {
+  say(message: ToThread): void;
+  hear(listener: (message: FromThread) => void): void;
+  /** Gives the thread back when it is `done`, and ends it when it is not: a solver cannot be called off from outside. */
+  end(done: boolean): void;
+}
+
+type Unposted<T> = T extends unknown ? Omit<T, 'port'> : never;
+
+/** Puts a task to a thread that waits, or to a new one. A thread that breaks says it is done: the others go on. */
+export function startJob(task: Unposted<AnyTask>): Job {
+  const thread = pool.idle.shift() ?? start();
+  pool.busy++;
+  clearTimeout(pool.resting);
+  const { port1, port2 } = new MessageChannel();
+  let listener: (message: FromThread) => void = () => {};
+  let [broken, ended] = [false, false];
+  const onBroken = () => {
+    broken = true;
+    listener({ say: 'done' });
+  };
+  thread.ref();
+  thread.once('error', onBroken);
+  thread.once('exit', onBroken);
+  port1.on('message', (message: FromThread) => listener(message));
+  thread.postMessage({ ...task, port: port2 }, [port2]);
+  return {
+    say: (message) => port1.postMessage(message),
+    hear: (to) => (listener = to),
+    end(done) {
+      if (ended) return;
+      ended = true;
+      port1.close();
+      thread.off('error', onBroken);
+      thread.off('exit', onBroken);
+      pool.busy--;
+      if (done && !broken) {
+        thread.unref();
+        pool.worked.add(thread);
+        pool.idle.push(thread);
+      } else void thread.terminate();
+      readyThreads();
+      rest();
+    },
+  };
+}
