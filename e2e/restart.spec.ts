@@ -1,7 +1,7 @@
 import { expect, test } from './test';
-import { spawn, execFileSync, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, execFileSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
-import { balance, log } from './helpers';
+import { balance, isAccessible, log } from './helpers';
 
 const PORT = 3792;
 const DATA = 'test-results/restart-data';
@@ -11,7 +11,7 @@ async function start(): Promise<ChildProcess> {
   const server = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
-    { env, stdio: 'ignore' },
+    { env: { ...env, PORT: String(PORT) }, stdio: 'ignore' },
   );
   await expect
     .poll(
@@ -68,6 +68,34 @@ test('the server is killed and started again: what was logged is there', async (
     await expect(page.getByText(/^Restored\./)).toBeVisible();
     await expect(page.getByRole('link', { name: /Skerry/ })).toBeVisible();
     await expect(page.getByRole('link', { name: /Renamed/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Go back to before the restore' }).click();
+    await expect(page.getByText('Back to before the restore.')).toBeVisible();
+    await expect(page.getByRole('link', { name: /Renamed/ })).toBeVisible();
+    // A second server is not started on the same folder, and says who has it.
+    const second = spawnSync(process.execPath, ['scripts/start.mjs', '3795'], { env, encoding: 'utf8' });
+    expect([second.status, second.stderr]).toEqual([
+      1,
+      expect.stringMatching(/is open in another Evarn \(process \d+\).*Open http:\/\/127\.0\.0\.1:3792/),
+    ]);
+    // Nor on a port that is taken.
+    const taken = spawnSync(process.execPath, ['scripts/start.mjs', String(PORT)], { env, encoding: 'utf8' });
+    expect([taken.status, taken.stderr]).toEqual([1, expect.stringContaining(`Port ${PORT} is taken`)]);
+    // A data file that was damaged is told on the page, and a kept copy is put in its place from there.
+    await kill(server);
+    fs.writeFileSync(`${DATA}/evarn.sqlite`, 'not what it was');
+    for (const more of ['-wal', '-shm']) fs.rmSync(`${DATA}/evarn.sqlite${more}`, { force: true });
+    server = await start();
+    await page.goto(`http://127.0.0.1:${PORT}/stores`);
+    await expect(page.getByRole('heading', { name: 'The workspace cannot be opened.' })).toBeVisible();
+    await expect(page.getByText(/is damaged/)).toBeVisible();
+    await isAccessible(page);
+    await page
+      .getByRole('button', { name: /^Restore / })
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { name: 'The workspace cannot be opened.' })).toBeHidden();
+    await page.goto(`http://127.0.0.1:${PORT}/`);
+    await expect(page.getByRole('link', { name: /Lightkeeper/ })).toBeVisible();
   } finally {
     await kill(server);
   }

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import {
   accountOwner,
   donorAccount,
+  invertDiff,
   modelAccount,
   orderAccount,
   placeOf,
@@ -107,20 +108,30 @@ export function isKeptInPlaces(db: Database, diff: Diff): boolean {
   );
 }
 
-/** What lies, or is planned to come or go, at the places of what a diff removes: these may not be closed then. */
+/**
+ * What lies, or is planned to come or go, at a closed place that a diff closes or touches: nothing may. Taking back an
+ * entry may put pieces where no tray is any more, so what is removed counts too. Asked once the diff is written.
+ */
 export function leftInPlaces(db: Database, diff: Diff): BalanceRow | undefined {
-  const keys = diff.removed.flatMap(placesOf).filter((a) => placeOf(a) !== 'shipped');
-  if (keys.length === 0) return undefined;
-  return whatLies(db, sql`(select value from json_each(${JSON.stringify(keys)}))`);
+  const touched = new Set([...placesNamed(diff), ...placesNamed(invertDiff(diff))]);
+  const keys = JSON.stringify([...diff.removed.flatMap(placesOf), ...touched]);
+  return whatLies(
+    db,
+    sql`(select a.id from accounts a join json_each(${keys}) k on k.value = a.id where ${CLOSED})`,
+  );
 }
+
+/** True of a row of accounts, called `a`, that nobody owns any more. What a box shipped is no place that holds pieces. */
+const CLOSED = sql`a.place not in ('outside', 'gone', 'shipped')
+  and coalesce(a.zone, a.tray, a.copy, a.order_id, a.build) is null`;
+
+/** True when a diff takes away what a place belongs to. */
+export const closesPlace = (diff: Diff, place: AccountKey): boolean =>
+  diff.removed.some((r) => placesOf(r).includes(place));
 
 /** What lies, or is planned to come or go, at places that are closed: nothing, in a sound workspace. */
 export const leftInClosed = (db: Database): BalanceRow | undefined =>
-  whatLies(
-    db,
-    sql`(select id from accounts where place not in ('outside', 'gone', 'shipped')
-      and coalesce(zone, tray, copy, order_id, build) is null)`,
-  );
+  whatLies(db, sql`(select a.id from accounts a where ${CLOSED})`);
 
 const whatLies = (db: Database, places: ReturnType<typeof sql>): BalanceRow | undefined =>
   db.get<BalanceRow | undefined>(sql`

@@ -1,4 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { actionSchema } from '@/core/formats';
+import { LIMITS } from '@/core/shared/bounds';
+import { allThere, boxLots, countLot } from '@/core/survey';
+import { CONSTRAINT_WORDS, refusalWords } from '@/screens/words/refusal';
 import { deleteEntries, markDone, placeOrder, toBuy } from '@/core/bench';
 import { added, changed, removed, type Entry } from '@/core/ledger';
 import { asId, countingIds, type EntryId } from '@/core/shared/ids';
@@ -232,5 +236,105 @@ describe('orders', () => {
     t.act(done.value);
     expect(figures(t)).toMatchObject({ outOfPocket: 7 * 11 + 3 * 5 + 199, fromOrder: 10, bought: 0, in: 10 });
     expect(overdrawn(t.handle.db, ['order:o-1'])).toEqual([]);
+  });
+});
+
+describe('numbers', () => {
+  it('the highest there is keeps no later one from having a number', () => {
+    const t = testBuild();
+    const bench = t.open();
+    const first = bench.modifications[0]!;
+    const add = (no: number, id: string) =>
+      t.act({ label: 'x', diff: added('modification', { ...first, id: asId<never>(id), no }) });
+    expect(add(LIMITS.no, 'top').ok).toBe(true);
+    for (let n = 0; n < 3; n++) expect(add(LIMITS.no, `later-${n}`)).toMatchObject({ ok: true });
+    const numbers = t.open().modifications.map((m) => m.no);
+    expect(new Set(numbers).size).toBe(numbers.length);
+    expect(Math.max(...numbers)).toBe(LIMITS.no);
+  });
+
+  it('no number beyond the bound comes in at the door', () => {
+    const t = testBuild();
+    const first = t.open().modifications[0]!;
+    const action = (no: number) => ({
+      id: 'a',
+      scope: t.build,
+      label: 'x',
+      diff: added('modification', { ...first, no }),
+    });
+    expect(actionSchema.safeParse(action(5)).success).toBe(true);
+    for (const no of [2 ** 53 - 1, LIMITS.no + 1, 0, 1.5])
+      expect([no, actionSchema.safeParse(action(no)).success]).toEqual([no, false]);
+  });
+});
+
+describe('text that could not be read back as it was written', () => {
+  it.each(['half \ud83e', '\udd14', 'zero \0 byte'])('%j does not come in', (note) => {
+    const t = testBuild();
+    const build = t.open().records.build.get(t.build)!;
+    const diff = changed('build', build, { note });
+    expect(actionSchema.safeParse({ id: 'a', scope: t.build, label: 'x', diff }).success).toBe(false);
+  });
+
+  it('a whole emoji is written, changed and undone', () => {
+    const t = testBuild();
+    const build = t.open().records.build.get(t.build)!;
+    t.act({ label: 'x', diff: changed('build', build, { note: '🧱👩‍🔧' }) });
+    expect(turn(t.handle, 'u', t.build, 'undo')).toMatchObject({ ok: true });
+    expect(t.open().records.build.get(t.build)).toEqual(build);
+  });
+});
+
+describe('two windows that count the same lot', () => {
+  it('the second is told, whichever ids they use', () => {
+    const t = testBuild();
+    const [lot] = boxLots(t.open(), [...t.open().records.copy.values()][0]!.id);
+    const source = (p: string) => ({ newId: () => `${p}-${Math.random()}`, now: NOW.toISOString() });
+    const counts = ['one', 'two'].map((p) =>
+      countLot(t.open(), lot!, { ...allThere(lot!), there: lot!.expected - 1 }, true, source(p)),
+    );
+    const [one, two] = counts.map((c) => (c.ok ? c.value : undefined)!);
+    expect(t.act(one!)).toMatchObject({ ok: true });
+    expect(t.act(two!)).toMatchObject({ ok: false, reason: { refused: 'conflict' } });
+    // One with an id of its own, as earlier programs made them, meets the database's own bound.
+    const line = two!.diff.added.find((r) => r.type === 'countLine')!;
+    const old = {
+      added: [{ ...line, record: { ...line.record, id: 'old-id' } } as never],
+      changed: [],
+      removed: [],
+    };
+    expect(t.act({ label: 'x', diff: old })).toEqual({
+      ok: false,
+      reason: {
+        refused: 'constraint',
+        kind: 'unique',
+        of: 'count_lines.copy, count_lines.zone, count_lines.element',
+      },
+    });
+    expect(t.log('-1 brick 1x2 ash')).toMatchObject({ ok: true });
+  });
+
+  it('every constraint of the database has its sentence', () => {
+    const { sqlite } = testBuild().handle;
+    const tables = sqlite
+      .prepare("SELECT name, sql FROM sqlite_master WHERE type = 'table' AND name NOT GLOB '__drizzle*'")
+      .all() as { name: string; sql: string }[];
+    const keys: string[] = [];
+    for (const { name, sql } of tables) {
+      for (const [, check] of sql.matchAll(/CONSTRAINT "(\w+)" CHECK/g)) keys.push(check!);
+      const indexes = sqlite.pragma(`index_list(${name})`) as {
+        name: string;
+        unique: number;
+        origin: string;
+      }[];
+      for (const i of indexes.filter((x) => x.unique && x.origin === 'c')) {
+        const columns = sqlite.pragma(`index_info(${i.name})`) as { name: string }[];
+        keys.push(columns.map((c) => `${name}.${c.name}`).join(', '));
+      }
+    }
+    expect(keys.length).toBeGreaterThan(8);
+    expect(keys.filter((k) => !(k in CONSTRAINT_WORDS))).toEqual([]);
+    for (const k of keys)
+      expect(refusalWords({ refused: 'constraint', kind: 'unique', of: k })).toMatch(/^[A-Z].*\.$/);
   });
 });

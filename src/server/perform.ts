@@ -19,7 +19,7 @@ import {
   type ZoneTreeFault,
 } from '@/core/ledger';
 import { fail, ok, type Result } from '@/core/shared/result';
-import { isKeptInPlaces, leftInPlaces, lostPlace } from '@/data/accounts';
+import { closesPlace, isKeptInPlaces, leftInPlaces, lostPlace } from '@/data/accounts';
 import { carriedOut, currentRevision, keepAction, keepTurn, nextTurn } from '@/data/actions';
 import { overdrawn } from '@/data/balances';
 import { inTransaction, type Handle } from '@/data/database';
@@ -144,7 +144,12 @@ function carryOut(handle: Handle, diff: Diff): void {
   const rows = overdrawn(db, drawnFrom(entries));
   if (rows.length > 0) throw new Refused({ refused: 'overdrawn', rows });
   const left = leftInPlaces(db, diff);
-  if (left) throw new Refused({ refused: 'not empty', row: left });
+  if (left)
+    throw new Refused(
+      closesPlace(diff, left.account)
+        ? { refused: 'not empty', row: left }
+        : { refused: 'place gone', account: left.account },
+    );
   if (isKeptInPlaces(db, diff)) throw new Refused({ refused: 'in use' });
 }
 

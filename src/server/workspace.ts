@@ -41,11 +41,7 @@ export function workspace(): Handle {
 }
 
 function open(folder: string): Handle {
-  fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
   holdFolder(folder);
-  for (const name of fs.readdirSync(folder))
-    // What a restore left behind when it was cut off.
-    if (name.startsWith('incoming-')) fs.rmSync(path.join(folder, name), { force: true });
   const fault = openFault(folder);
   if (fault) throw new WorkspaceTrouble(fault);
   return openDatabase(folder, new Date());
@@ -53,6 +49,7 @@ function open(folder: string): Handle {
 
 /** Takes the folder for this process, once. */
 export function holdFolder(folder: string): void {
+  fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
   if (held.evarnLock?.folder === folder) return;
   const port = process.env.PORT;
   const got = lockFolder(folder, {
@@ -65,6 +62,9 @@ export function holdFolder(folder: string): void {
     throw new WorkspaceTrouble({ trouble: 'held', pid, url, since });
   }
   held.evarnLock = { folder, lock: got.lock };
+  // What a restore of an earlier process left behind when it was cut off.
+  for (const name of fs.readdirSync(folder))
+    if (name.startsWith('incoming-')) fs.rmSync(path.join(folder, name), { force: true });
 }
 
 /** Closes the workspace, so that its file can be put in place of another. The next use opens it again. */
@@ -72,6 +72,13 @@ export function closeWorkspace(): void {
   held.evarnWorkspace?.sqlite.close();
   held.evarnWorkspace = undefined;
   held.evarnTrouble = undefined;
+}
+
+/** Closes the workspace and lets go of its folder, for tests that use several in one process. */
+export function dropWorkspace(): void {
+  closeWorkspace();
+  held.evarnLock?.lock.release();
+  held.evarnLock = undefined;
 }
 
 /** The trouble behind an error, if the workspace or its disk is the reason. */
