@@ -31,8 +31,13 @@ export function writeCsv(heading: readonly string[], rows: readonly (readonly Ce
 
 const harmless = (cell: Cell): Cell =>
   typeof cell === 'string'
-    ? cell.replace(/(^|[;,|\t\r\n])(?=["']*\s*[=+\-@\t\r\u2212\uff1d\uff0b\uff0d\uff20])/g, "$1'")
+    ? `${/^[\t\r]/.test(cell) ? "'" : ''}${cell
+        .split(/([;,|\t\r\n])/)
+        .map((part) => (FORMULA.test(part) ? `'${part}` : part))
+        .join('')}`
     : cell;
+
+const FORMULA = /^["'\s]*[=+\-@\u2212\uff1d\uff0b\uff0d\uff20]/;
 
 /** What the files need besides the books. */
 export interface FileContext {

@@ -38,8 +38,3 @@ export function problemOf(asked: Asked): ReadProblem {
   last = { key: asked.key, problem, options, compiled: compile(problem) };
   return last;
 }
-
-/** Lets go of what was read: a thread that waits should hold nothing. */
-export const forgetProblem = (): void => {
-  last = undefined;
-};

@@ -102,14 +102,18 @@ async function dateStyles(parts: ZipParts): Promise<boolean[]> {
   return styles;
 }
 
-/** "dd/mm/yyyy" is a date, "0.00 \"my\"" is not: what is quoted or in brackets does not count. */
-const isDateFormat = (code: string): boolean =>
-  /[ymdh]/i.test(
-    code
-      .replace(/"[^"]*"/g, '')
-      .replace(/\[[^\]]*\]/g, '')
-      .replace(/\\./g, ''),
-  );
+/** "dd/mm/yyyy" is a date, "0.00 \"my\"" is not: what is quoted, in brackets or behind a backslash does not count. */
+function isDateFormat(code: string): boolean {
+  let closes = '';
+  for (let i = 0; i < code.length; i++) {
+    const sign = code.charAt(i);
+    if (closes) closes = sign === closes ? '' : closes;
+    else if (sign === '"' || sign === '[') closes = sign === '[' ? ']' : sign;
+    else if (sign === '\\') i++;
+    else if (/[ymdh]/i.test(sign)) return true;
+  }
+  return false;
+}
 
 interface SheetCell {
   readonly kind: string;
