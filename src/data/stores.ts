@@ -1,9 +1,9 @@
-import { inArray, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { Entry } from '@/core/ledger';
 import type { Claim } from '@/core/stores';
 import type { Database } from './database';
 import { readEntries } from './records';
-import { entries, movements } from './schema';
+import { entries } from './schema';
 
 /** What planned entries of every build take from the stores. What-ifs claim nothing. */
 export function storesClaims(db: Database): Claim[] {
@@ -16,30 +16,18 @@ export function storesClaims(db: Database): Claim[] {
 
 /** Planned entries that take pieces from the stores or put some there, whole: they follow when pieces are moved. */
 export function storesPlans(db: Database): Entry[] {
-  const ids = db.all<{ id: string }>(sql`
-    select distinct e.id from movements m join entries e on e.id = m.entry
-      where e.state = 'planned' and (m.from_account glob 'stores:*' or m.to_account glob 'stores:*')`);
   return readEntries(
     db,
-    inArray(
-      entries.id,
-      ids.map((r) => r.id),
-    ),
+    sql`${entries.id} in (select e.id from movements m join entries e on e.id = m.entry
+      where e.state = 'planned' and (m.from_account glob 'stores:*' or m.to_account glob 'stores:*'))`,
   );
 }
 
 /** Entries that lent pieces or had them back, oldest first. */
 export function loansOf(db: Database): Entry[] {
-  const ids = db
-    .selectDistinct({ id: movements.entry })
-    .from(movements)
-    .where(sql`${movements.to} = 'gone:lent' or ${movements.from} = 'gone:lent'`)
-    .all();
   return readEntries(
     db,
-    inArray(
-      entries.id,
-      ids.map((r) => r.id),
-    ),
+    sql`${entries.id} in (select entry from movements where to_account = 'gone:lent'
+      union select entry from movements where from_account = 'gone:lent')`,
   ).sort((a, b) => a.loggedAt.localeCompare(b.loggedAt));
 }

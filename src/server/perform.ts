@@ -5,6 +5,7 @@ import {
   emptyRecordSet,
   entryFault,
   placeOf,
+  scopesOf,
   zoneOf,
   zoneTreeFault,
   type AccountKey,
@@ -20,11 +21,13 @@ import {
 } from '@/core/ledger';
 import { fail, ok, type Result } from '@/core/shared/result';
 import { closesPlace, isKeptInPlaces, leftInPlaces, lostPlace } from '@/data/accounts';
-import { carriedOut, currentRevision, keepAction, keepTurn, nextTurn } from '@/data/actions';
+import { carriedOut, keepAction, keepTurn, nextTurn, pruneActions, turnTargets } from '@/data/actions';
+import type { Turns } from '@/core/bench';
 import { overdrawn } from '@/data/balances';
 import { inTransaction, type Handle } from '@/data/database';
 import { dataFaultOf, type ConstraintKind } from '@/data/faults';
 import { readRecord, readRecords, writeDiff } from '@/data/records';
+import { announce } from './feed';
 import { renumber } from './renumber';
 
 /** Why an action was refused. Nothing was written. */
@@ -40,16 +43,25 @@ export type Refusal =
   | { readonly refused: 'another build'; readonly entry: string }
   | { readonly refused: 'constraint'; readonly kind: ConstraintKind; readonly of: string }
   | { readonly refused: 'id used' }
+  /** Something else was done since what was to be undone, or undone since what was to be done again. */
+  | { readonly refused: 'done since'; readonly label: string }
   | { readonly refused: 'nothing to turn'; readonly direction: 'undo' | 'redo' };
 
-/** What was carried out, and at which revision. `renumbered` tells a client that its copy differs from what was kept. */
+/** What was carried out: the difference as it was kept, with the numbers that the server gave, and at which revision. */
 export interface Performed {
   readonly revision: number;
   readonly label: string;
-  readonly renumbered: boolean;
-  /** The build, or the own parts, whose undo list this went to. */
+  readonly diff: Diff;
+  /** Where it was asked for: a build, or the own parts. */
   readonly scope: string;
+  /** What undo and redo turn there now. */
+  readonly turns: Turns;
 }
+
+/** Undo reaches back so far at least: so many actions, and so many days. */
+const UNDO = { actions: 1000, days: 90 };
+/** How often, in steps, the history is looked at for what may be forgotten. */
+const PRUNE_EVERY = 250;
 
 class Refused extends Error {
   constructor(readonly refusal: Refusal) {
@@ -77,31 +89,46 @@ export function perform(
     inTransaction(handle, () => {
       const before = doneBefore(handle, action.id, content);
       if (before) return before;
-      const { diff, renumbered } = renumber(handle, action.diff);
+      const diff = renumber(handle, action.diff);
       carryOut(handle, diff);
-      const revision = keepAction(handle.db, { ...action, diff }, now.toISOString(), content);
-      return { revision, label: action.label, renumbered, scope: action.scope };
+      const { scope, label } = action;
+      const kept = { ...action, diff };
+      const revision = keepAction(handle.db, kept, scopesOf(kept), { at: now.toISOString(), content });
+      if (revision % PRUNE_EVERY === 0) forgetOld(handle, now);
+      return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
     }),
   );
 }
 
-/** Undoes or redoes the last action of a scope. `request` makes a second sending of the same wish count once. */
+/** Forgets what undo need not reach any more. */
+function forgetOld({ db }: Handle, now: Date): void {
+  pruneActions(db, UNDO.actions, new Date(now.getTime() - UNDO.days * 86_400_000).toISOString());
+}
+
+/**
+ * Undoes or redoes the last action of a scope. `request` makes a second sending of the same wish count once. `action` is
+ * what the button named: when something else has come since, it is refused rather than turned instead.
+ */
 export function turn(
   handle: Handle,
   request: string,
   scope: string,
   direction: 'undo' | 'redo',
+  action?: string,
 ): Result<Performed, Refusal> {
-  const content = fingerprint([scope, direction]);
+  const content = fingerprint([scope, direction, action ?? null]);
   return guarded(() =>
     inTransaction(handle, () => {
       const before = doneBefore(handle, request, content);
-      if (before) return { ...before, revision: currentRevision(handle.db) };
+      if (before) return before;
       const next = nextTurn(handle.db, scope, direction);
       if (!next) throw new Refused({ refused: 'nothing to turn', direction });
+      if (action !== undefined && action !== next.id)
+        throw new Refused({ refused: 'done since', label: next.label });
       carryOut(handle, next.diff);
       const revision = keepTurn(handle.db, { request, action: next.id, direction, content });
-      return { revision, label: next.label, renumbered: false, scope };
+      const { label, diff } = next;
+      return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
     }),
   );
 }
@@ -110,14 +137,16 @@ function doneBefore(handle: Handle, request: string, content: string): Performed
   const before = carriedOut(handle.db, request);
   if (!before) return undefined;
   if (before.content !== null && before.content !== content) throw new Refused({ refused: 'id used' });
-  const { revision, label, scope } = before;
-  return { revision, label, renumbered: false, scope };
+  const { revision, label, scope, diff } = before;
+  return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
 }
 
 /** Every constraint of the database that can fail is a refusal; what is left is a failure of the program. */
 function guarded(work: () => Performed): Result<Performed, Refusal> {
   try {
-    return ok(work());
+    const done = work();
+    announce();
+    return ok(done);
   } catch (error) {
     if (error instanceof Refused) return fail(error.refusal);
     const fault = dataFaultOf(error);

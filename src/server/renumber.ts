@@ -10,16 +10,13 @@ type Numbered = 'entry' | 'modification';
  * the next that is free. Where somebody has used the highest number there is, the lowest free one is given, so that no
  * number can keep the next entry from having one.
  */
-export function renumber(handle: Handle, diff: Diff): { diff: Diff; renumbered: boolean } {
-  let renumbered = false;
+export function renumber(handle: Handle, diff: Diff): Diff {
   const givers = new Map<string, (wanted: number) => number>();
   const give = (type: Numbered, build: string, wanted: number): number => {
     const key = `${type} ${build}`;
     const giver = givers.get(key) ?? numberGiver(handle, type, build);
     givers.set(key, giver);
-    const no = giver(wanted);
-    if (no !== wanted) renumbered = true;
-    return no;
+    return giver(wanted);
   };
   const added = diff.added.map((r) => {
     if (r.type === 'modification')
@@ -28,7 +25,7 @@ export function renumber(handle: Handle, diff: Diff): { diff: Diff; renumbered: 
       return { ...r, record: { ...r.record, no: give(r.type, r.record.build, r.record.no) } };
     return r;
   });
-  return { diff: { ...diff, added }, renumbered };
+  return { ...diff, added };
 }
 
 function numberGiver(handle: Handle, type: Numbered, build: string): (wanted: number) => number {

@@ -116,7 +116,7 @@ describe('a restore', () => {
       'more taken than there was',
       (db) =>
         db.exec(
-          "UPDATE movements SET qty = 900 WHERE entry IN (SELECT id FROM entries WHERE kind = 'remove'); DELETE FROM changes; DELETE FROM actions",
+          "UPDATE movements SET qty = 900 WHERE entry IN (SELECT id FROM entries WHERE kind = 'remove'); DELETE FROM changes; DELETE FROM action_scopes; DELETE FROM actions",
         ),
       { fault: 'books', what: { law: 'overdrawn', where: expect.any(String) } },
     ],

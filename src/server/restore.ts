@@ -4,6 +4,7 @@ import { BACKUP } from '@/core/shared/bounds';
 import { fail, ok, type Result } from '@/core/shared/result';
 import { stampOf, WORKSPACE_FILE } from '@/data/database';
 import type { RestoreFault as FileFault } from '@/workers/restore/prepare';
+import { announce } from './feed';
 import { runOnce } from './threads/run-once';
 import { WaitingLine } from './threads/waiting-line';
 import { closeWorkspace, holdFolder, workspace, workspaceTrouble } from './workspace';
@@ -103,7 +104,10 @@ function putInPlace(
   if (fs.existsSync(`${file}-wal`)) fs.renameSync(`${file}-wal`, `${oldFile}-wal`);
   fs.rmSync(`${file}-shm`, { force: true });
   fs.renameSync(incoming, file);
-  if (workspaceTrouble() === null) return ok({ kept: was ? old : null });
+  if (workspaceTrouble() === null) {
+    announce();
+    return ok({ kept: was ? old : null });
+  }
   closeWorkspace();
   fs.rmSync(file, { force: true });
   if (was) fs.renameSync(oldFile, file);

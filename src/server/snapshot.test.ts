@@ -4,7 +4,7 @@ import { FIGURES, storesAccount } from '@/core/ledger';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { readRecords } from '@/data/records';
-import { turnLabels } from '@/data/actions';
+import { turnTargets } from '@/data/actions';
 import { readShelf } from './shelf';
 import { openWorkbench, takeSnapshot, takeStores } from './snapshot';
 import { takeStock } from './take-in';
@@ -52,11 +52,14 @@ describe('a snapshot', () => {
   it('says what would be undone and redone next', () => {
     const t = testBuild();
     t.log('-2 plate 2x3 chalk');
-    expect(takeSnapshot(t.handle, t.build)?.turns).toEqual({ undo: 'log -2 plate 2x3 chalk', redo: null });
+    expect(takeSnapshot(t.handle, t.build)?.turns).toMatchObject({
+      undo: { label: 'log -2 plate 2x3 chalk' },
+      redo: null,
+    });
     turn(t.handle, 'u', t.build, 'undo');
-    expect(turnLabels(t.handle.db, t.build)).toEqual({
-      undo: 'add modification First',
-      redo: 'log -2 plate 2x3 chalk',
+    expect(turnTargets(t.handle.db, t.build)).toMatchObject({
+      undo: { label: 'add modification First' },
+      redo: { label: 'log -2 plate 2x3 chalk' },
     });
   });
 });

@@ -1,30 +1,38 @@
 import { placeOf, RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
-import { Workbench, type BuildSnapshot } from '@/core/bench';
+import { Workbench, type Background, type BuildSnapshot } from '@/core/bench';
 import type { BuildId } from '@/core/shared/ids';
 import { CLOCK_SETTING, poolSetting } from '@/core/supply';
 import { claimsIn, orderOfBuilds, rankSetting, type Claim } from '@/core/stores';
 import type { Database, Handle } from '@/data/database';
-import { currentRevision, turnLabels } from '@/data/actions';
+import { currentRevision, turnTargets } from '@/data/actions';
 import { backgroundBalances, storesBalances } from '@/data/balances';
 import { loansOf, storesClaims, storesPlans } from '@/data/stores';
 import { readRecord, readRecords } from '@/data/records';
+import { workspaceName } from './steps';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
-export function takeSnapshot({ db }: Handle, build: BuildId): BuildSnapshot | undefined {
+export function takeSnapshot(handle: Handle, build: BuildId): BuildSnapshot | undefined {
+  const { db } = handle;
   if (!readRecord(db, 'build', build)) return undefined;
   const records = RECORD_TYPES.flatMap((type) =>
     readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
   );
   return {
+    workspace: workspaceName(handle),
     revision: currentRevision(db),
     build,
     records,
-    background: backgroundBalances(db, build, false),
-    backgroundPlanned: backgroundBalances(db, build, true),
-    claims: claimsAhead(db, build),
-    turns: turnLabels(db, build),
+    ...takeBackground(handle, build),
+    turns: turnTargets(db, build),
   };
 }
+
+/** What other builds and the own parts leave a build. */
+export const takeBackground = ({ db }: Handle, build: BuildId): Background => ({
+  background: backgroundBalances(db, build, false),
+  backgroundPlanned: backgroundBalances(db, build, true),
+  claims: claimsAhead(db, build),
+});
 
 /** Builds in the order in which they have the stores, and what their plans take. */
 export function storesOrder(db: Database) {
@@ -49,8 +57,10 @@ export function openWorkbench(handle: Handle, build: BuildId): Workbench | undef
 }
 
 /** What the stores and price screens need. */
-export function takeStores({ db }: Handle) {
+export function takeStores(handle: Handle) {
+  const { db } = handle;
   return {
+    workspace: workspaceName(handle),
     revision: currentRevision(db),
     trays: readRecords(db, 'tray').sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
     rows: storesBalances(db),
@@ -69,7 +79,7 @@ export function takeStores({ db }: Handle) {
     clock: readRecord(db, 'setting', CLOCK_SETTING)?.values[0] ?? 0,
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
-    turns: turnLabels(db, STORES_SCOPE),
+    turns: turnTargets(db, STORES_SCOPE),
   };
 }
 export type StoresSnapshot = ReturnType<typeof takeStores>;

@@ -1,10 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { changed } from '@/core/ledger';
 import { keepMakeUp, PREFERENCES, readMakeUp, type SavedMakeUp } from '@/core/supply';
+import { currentRevision } from '@/data/actions';
 import type { Handle } from '@/data/database';
 import { keepFinished } from '@/server/finished-runs';
 import { SMALL_BOX, testBuild, type TestBuild } from '@/server/testing/workspace';
 import * as actions from './actions/route';
+import * as events from './events/route';
 import * as files from './builds/[build]/files/[file]/route';
 import * as keptMakeUp from './builds/[build]/make-up/route';
 import * as snapshot from './builds/[build]/snapshot/route';
@@ -64,11 +66,28 @@ describe('acting over the network', () => {
     expect(second.value).toEqual(first.value);
     const since = await said(steps.GET(new Request(at(`steps?since=${before.value.revision}`))));
     expect(since).toMatchObject({ value: { steps: [{ request: 'a1', label: 'name it', direction: 'do' }] } });
-    // A revision that is no number, or of the future, has no steps.
+    // A revision that is no number, or of the future, cannot be caught up with step by step.
     for (const odd of ['x', '1e9', '-'])
       expect(await said(steps.GET(new Request(at(`steps?since=${odd}`))))).toMatchObject({
-        value: { steps: [] },
+        value: { steps: null },
       });
+  });
+
+  it('whoever listens hears of it as it happens, with the difference it made', async () => {
+    const before = currentRevision(t.handle.db);
+    const gone = new AbortController();
+    const response = await events.GET(new Request(at(`events?since=${before}`), { signal: gone.signal }));
+    expect(response.headers.get('content-type')).toBe('text/event-stream');
+    const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+    await actions.POST(post('actions', rename('Quay house')));
+    let heard = '';
+    while (!heard.includes('data:')) heard += (await reader.read()).value ?? '';
+    const said_ = JSON.parse(/data: (.*)/.exec(heard)![1]!) as { revision: number; steps: object[] };
+    expect(said_).toMatchObject({
+      revision: before + 1,
+      steps: [{ request: 'a1', scopes: [t.build], diff: { changed: [{ to: { name: 'Quay house' } }] } }],
+    });
+    gone.abort();
   });
 
   it('what was changed meanwhile is a conflict, and nothing is written', async () => {
@@ -85,12 +104,12 @@ describe('acting over the network', () => {
   it('undo and redo turn the last action; a wish sent twice turns once', async () => {
     await actions.POST(post('actions', rename('Quay house')));
     const name = () => t.open().records.build.get(t.build)!.name;
-    const undo = { request: 'u1', scope: t.build, direction: 'undo' };
+    const undo = { request: 'u1', scope: t.build, direction: 'undo', action: 'a1' };
     expect(await said(turns.POST(post('turns', undo)))).toMatchObject({ value: { label: 'name it' } });
     expect(name()).toBe('Test house');
     await turns.POST(post('turns', undo));
     expect(name()).toBe('Test house');
-    await turns.POST(post('turns', { request: 'r1', scope: t.build, direction: 'redo' }));
+    await turns.POST(post('turns', { request: 'r1', scope: t.build, direction: 'redo', action: 'a1' }));
     expect(name()).toBe('Quay house');
     expect(await said(turns.POST(post('turns', { ...undo, request: 'x', scope: 'nobody' })))).toMatchObject({
       status: 409,

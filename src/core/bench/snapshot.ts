@@ -2,22 +2,27 @@ import { emptyRecordSet, RECORD_TYPES, type BalanceRow, type RecordSet, type Typ
 import type { Claim } from '../stores/claims';
 import type { BuildId } from '../shared/ids';
 
-/** What would be undone and redone next, in words; null when there is nothing. */
+/** What would be undone and redone next, by its id and in words; null when there is nothing. */
 export interface Turns {
-  readonly undo: string | null;
-  readonly redo: string | null;
+  readonly undo: { readonly id: string; readonly label: string } | null;
+  readonly redo: { readonly id: string; readonly label: string } | null;
 }
 
-/** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
-export interface BuildSnapshot {
-  readonly revision: number;
-  readonly build: BuildId;
-  readonly records: readonly TypedRecord[];
-  /** Stores as the entries of other builds leave them: done ones only, and planned ones too. */
+/** Own parts as the entries of other builds leave them: done ones only, and planned ones too. */
+export interface Background {
   readonly background: readonly BalanceRow[];
   readonly backgroundPlanned: readonly BalanceRow[];
   /** What the plans of builds that come before this one take from the stores. */
   readonly claims?: readonly Claim[];
+}
+
+/** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
+export interface BuildSnapshot extends Background {
+  /** Names the opened workspace: another name, and everything is to be fetched anew. */
+  readonly workspace: string;
+  readonly revision: number;
+  readonly build: BuildId;
+  readonly records: readonly TypedRecord[];
   readonly turns: Turns;
 }
 

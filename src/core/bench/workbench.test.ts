@@ -45,6 +45,7 @@ function snapshotOf(entries: readonly Entry[]): BuildSnapshot {
     ),
   );
   return {
+    workspace: 'test',
     revision: 1,
     build: BUILD,
     records: recordsOf(records),

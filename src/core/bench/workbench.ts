@@ -21,7 +21,7 @@ import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, WhatIfId } from '../shared/ids';
 import type { Claim } from '../stores/claims';
-import { recordSetOf, recordsOf, type BuildSnapshot } from './snapshot';
+import { recordSetOf, recordsOf, type Background, type BuildSnapshot } from './snapshot';
 
 const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
 
@@ -40,7 +40,7 @@ export class Workbench {
   private words: Lexicon | null = null;
 
   constructor(
-    private readonly snapshot: BuildSnapshot,
+    private snapshot: BuildSnapshot,
     readonly whatIf: WhatIfId | null = null,
   ) {
     this.build = snapshot.build;
@@ -94,6 +94,19 @@ export class Workbench {
   private reopen(): void {
     this.palette = paletteOf(this.records);
     this.priceOf = priceLookup(this.records.price.values());
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  /** What it was opened with, as far as that is not in its records. */
+  get snapshotNow(): BuildSnapshot {
+    return this.snapshot;
+  }
+
+  /** Takes what other builds and the own parts leave it now. */
+  takeBackground(now: Background): void {
+    this.snapshot = { ...this.snapshot, ...now };
     this.built = this.open({ kind: 'built' });
     this.planned = this.open(this.plannedView);
     this.learn();

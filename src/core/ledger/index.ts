@@ -7,7 +7,7 @@ export * from './survey-records';
 export * from './supply-records';
 export { countLineId } from './natural-ids';
 export { BLANK_ENTRY } from './blank-entry';
-export { STORES_SCOPE } from './action';
+export { scopesOf, STORES_SCOPE } from './action';
 export type { Action } from './action';
 export {
   added,

@@ -125,6 +125,7 @@ export function makeBench({ zones, stores = [], prices = [], build = TEST_BUILD 
     qty,
   }));
   return new Workbench({
+    workspace: 'test',
     revision: 0,
     build,
     records,

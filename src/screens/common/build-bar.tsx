@@ -4,7 +4,10 @@ import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { AppHeader, type ScreenName } from '@/ui/app-header';
 import { count } from '@/ui/numbers';
+import { useStore } from 'zustand';
+import { unreachedWords } from '../words/refusal';
 import { useBench } from './bench-store';
+import { outboxState } from './window-outbox';
 import { MATS, type useMat } from './use-mat';
 
 interface BuildBarProps {
@@ -28,14 +31,14 @@ export function BuildBar({ screen, mat, children }: BuildBarProps) {
       <AppHeader build={{ id: bench.build, name: build?.name ?? '', says }} screen={screen}>
         <div className="flex items-center gap-0.5">
           <IconButton
-            label={turns.undo ? `Undo: ${turns.undo}` : 'Nothing to undo'}
+            label={turns.undo ? `Undo: ${turns.undo.label}` : 'Nothing to undo'}
             disabled={!turns.undo}
             onClick={() => void turn('undo')}
           >
             <Undo2 size={16} aria-hidden />
           </IconButton>
           <IconButton
-            label={turns.redo ? `Redo: ${turns.redo}` : 'Nothing to redo'}
+            label={turns.redo ? `Redo: ${turns.redo.label}` : 'Nothing to redo'}
             disabled={!turns.redo}
             onClick={() => void turn('redo')}
           >
@@ -109,14 +112,31 @@ function MatControl({ mat }: { mat: ReturnType<typeof useMat> }) {
 function NoticeLine() {
   const notice = useBench((s) => s.notice);
   const set = useBench((s) => s.set);
+  const perform = useBench((s) => s.perform);
+  const { waiting, unreached } = useStore(outboxState);
   return (
     <div role="status" aria-live="polite">
+      {unreached && (
+        <p className="bg-ink text-sheet flex items-center gap-3 px-4 py-1.5">
+          <span aria-hidden>▲</span>
+          <bdi className="min-w-0 flex-1">{unreachedWords(unreached, waiting)}</bdi>
+        </p>
+      )}
       {notice && (
         <p className="bg-ink text-sheet flex items-center gap-3 px-4 py-1.5">
           <span aria-hidden>{notice.kind === 'refused' ? '▲' : notice.kind === 'elsewhere' ? '⇄' : '✓'}</span>
           <bdi className="min-w-0 flex-1">{notice.text}</bdi>
+          {notice.again && (
+            <button
+              type="button"
+              onClick={() => notice.again && perform(notice.again)}
+              className="min-h-6 underline"
+            >
+              Try again
+            </button>
+          )}
           <button type="button" onClick={() => set({ notice: null })} className="min-h-6 underline">
-            Read
+            Dismiss
           </button>
         </p>
       )}

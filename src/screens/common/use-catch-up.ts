@@ -1,18 +1,22 @@
 'use client';
 
 import { useEffect } from 'react';
-import { useBench } from './bench-store';
+import { useBenchStore } from './bench-store';
+import { followSteps } from './feed-client';
+import { sendWhatWasLeft } from './window-outbox';
 
-/** Looks for what other windows did, when this one comes to the front and now and then. */
+/** Hears of what other windows do, as it happens, and sends what a window that is gone had left. */
 export function useCatchUp(): void {
-  const catchUp = useBench((s) => s.catchUp);
+  const store = useBenchStore();
+  useEffect(
+    () =>
+      followSteps(
+        () => store.getState().revision,
+        (steps) => void store.getState().takeSteps(steps),
+      ),
+    [store],
+  );
   useEffect(() => {
-    const look = () => document.visibilityState === 'visible' && void catchUp();
-    const timer = setInterval(look, 4000);
-    window.addEventListener('focus', look);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('focus', look);
-    };
-  }, [catchUp]);
+    void sendWhatWasLeft().then((outcomes) => store.getState().tellLeft(outcomes));
+  }, [store]);
 }

@@ -20,7 +20,7 @@ import { TurnButtons, useStoresActs, useStoresPalette } from './stores-bar';
 export function PricesScreen({ stores }: { stores: StoresSnapshot }) {
   const [wanted, setWanted] = useState('');
   useMat();
-  const acts = useStoresActs();
+  const acts = useStoresActs(stores);
   const palette = useStoresPalette(stores);
   const shown = useMemo(() => {
     const fits = elementSearch(wanted);

@@ -25,7 +25,7 @@ type Part = (typeof PARTS)[number];
 export function StoresScreen({ stores }: { stores: StoresSnapshot }) {
   const [part, setPart] = useState<Part>('trays');
   useMat();
-  const acts = useStoresActs();
+  const acts = useStoresActs(stores);
   const palette = useStoresPalette(stores);
   const priceOf = useMemo(() => priceLookup(stores.prices), [stores.prices]);
   const total = stores.rows.reduce((s, r) => s + r.qty, 0);

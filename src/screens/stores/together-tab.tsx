@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Workbench } from '@/core/bench';
+import { Workbench, type BuildSnapshot } from '@/core/bench';
 import type { Colour } from '@/core/colour';
 import { priceLookup } from '@/core/ledger';
 import type { BuildId, EntryId } from '@/core/shared/ids';
@@ -10,7 +10,7 @@ import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/bench-store';
-import { fetchSnapshot } from '../common/server-client';
+import { ask } from '../common/answers';
 import { MakeUpView, useMakeUp } from '../make-up';
 import type { StoresActs } from './stores-bar';
 
@@ -140,19 +140,21 @@ function useLacking(stores: StoresSnapshot): readonly [Found, () => void] {
   const { builds, revision } = stores;
   useEffect(() => {
     let there = true;
-    void Promise.all(builds.map((b) => fetchSnapshot(b.id))).then((snapshots) => {
-      if (!there) return;
-      // A build that is not answered for may lack a lot.
-      if (snapshots.some((s) => !s)) return setFound('failed');
-      setFound(
-        snapshots.flatMap((snapshot, i): Lacking[] => {
-          if (!snapshot) return [];
-          const bench = new Workbench(snapshot);
-          const need = needOf(bench);
-          return need.missing > 0 ? [{ bench, name: builds[i]?.name ?? '', need }] : [];
-        }),
-      );
-    });
+    void Promise.all(builds.map((b) => ask<BuildSnapshot>(`/api/builds/${b.id}/snapshot`))).then(
+      (snapshots) => {
+        if (!there) return;
+        // A build that is not answered for may lack a lot.
+        if (snapshots.some((s) => !s)) return setFound('failed');
+        setFound(
+          snapshots.flatMap((snapshot, i): Lacking[] => {
+            if (!snapshot) return [];
+            const bench = new Workbench(snapshot);
+            const need = needOf(bench);
+            return need.missing > 0 ? [{ bench, name: builds[i]?.name ?? '', need }] : [];
+          }),
+        );
+      },
+    );
     return () => {
       there = false;
     };

@@ -2,6 +2,8 @@ import type { RecordSet } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { placeOf } from '@/core/ledger';
 import type { Trouble } from '@/core/shared/trouble';
+import type { NotReached } from '../common/answers';
+import type { Outcome } from '../common/outbox';
 import { list, placeName } from './places';
 import { ZONE_WORDS } from './tables';
 import type { Refusal } from '@/server/perform';
@@ -29,6 +31,41 @@ const RECORD_NAMES: Readonly<Record<string, string>> = {
   phase: 'That phase',
   whatIf: 'That what-if',
   build: 'That build',
+};
+
+/** Why what was logged waits: it is kept, and sent when it can be. */
+export const unreachedWords = (why: NotReached, waiting: number): string =>
+  `${why === 'network' ? 'The server cannot be reached.' : TROUBLE_WORDS[why]} ${waiting === 1 ? 'What you logged is' : `The ${waiting} things you did are`} kept here and sent again.`;
+
+/** A sentence for what the server would not do, or could not. */
+export const outcomeWords = (outcome: Exclude<Outcome, { how: 'done' }>, records?: RecordSet): string =>
+  refusalWords(outcome.reason ?? { refused: 'failed' }, records);
+
+/** What came of what a closed window had left unsent. */
+export function leftWords(outcomes: readonly Outcome[]): string {
+  const done = outcomes.filter((o) => o.how === 'done').length;
+  const rest = outcomes.length - done;
+  const sent = done === 1 ? 'One thing that was' : `${done} things that were`;
+  const lost = rest === 1 ? 'One was' : `${rest} were`;
+  return [
+    done > 0
+      ? `${sent} still to be sent when a window was closed ${done === 1 ? 'has' : 'have'} been sent.`
+      : '',
+    rest > 0 ? `${lost} not taken, since things had changed meanwhile.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+interface StepSaid {
+  readonly label: string;
+  readonly direction: string;
+}
+
+export const elsewhereWords = (steps: readonly StepSaid[]): string => {
+  const last = steps.slice(-3).map((s) => (s.direction === 'do' ? s.label : `${s.direction} of ${s.label}`));
+  const more = steps.length > 3 ? ` and ${steps.length - 3} more` : '';
+  return `Changed in another window: ${last.join('; ')}${more}.`;
 };
 
 const TROUBLE_WORDS: Readonly<Record<Trouble['trouble'], string>> = {
@@ -79,6 +116,8 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
       const { of } = r as Extract<Refusal, { refused: 'constraint' }>;
       return CONSTRAINT_WORDS[of] ?? 'Something of that name is there already. Look at it as it is now.';
     }
+    case 'done since':
+      return `Something else was done since: ${(r as { label?: string }).label ?? ''}. Take that back first, if you want to.`;
     case 'id used':
       return 'That was sent before, as something else. Nothing was changed; do it once more.';
     case 'trouble':
