@@ -25,7 +25,8 @@ test('the same entry deleted in one window cannot be changed in the other', asyn
   await startModification(page, 'Shared');
   await log(page, '-2 plate 2x3 chalk @porch');
   const other = await context.newPage();
-  await other.route('**/api/steps**', (route) => route.abort());
+  // It hears nothing of the others.
+  await other.route(/\/api\/(steps|events)/, (route) => route.abort());
   await other.goto(page.url());
   await expect(balance(other)).toContainText('− 2');
   await page.locator('[data-entry="1"]').focus();
@@ -58,4 +59,51 @@ test('while the server cannot be reached a line is kept and sent again, once', a
   expect(tries).toBe(3);
   await page.reload();
   await expect(balance(page)).toContainText('− 2');
+});
+
+test('an answer nobody foresaw takes the line back, says so, and locks nothing', async ({ page }) => {
+  await makeBuild(page, 'Failing', BLOCK);
+  await startModification(page, 'Broken once');
+  let failing = true;
+  await page.route('**/api/actions', async (route) => {
+    if (!failing) return route.continue();
+    failing = false;
+    return route.fulfill({ status: 500, body: '' });
+  });
+  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/failed on the server, and nothing was changed/)).toBeVisible();
+  await expect(balance(page)).toContainText('− 0');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(balance(page)).toContainText('− 2');
+  await log(page, '-3 brick 1x2 ash @porch');
+  await page.getByRole('button', { name: /^Undo: log -3/ }).click();
+  await expect(balance(page)).toContainText('− 2');
+  await page.reload();
+  await expect(balance(page)).toContainText('− 2');
+});
+
+test('what a closed window had not sent is sent at the next opening', async ({ page, context }) => {
+  await makeBuild(page, 'Closed too soon', BLOCK);
+  await startModification(page, 'Unsent');
+  await page.route('**/api/actions', (route) => route.abort());
+  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/cannot be reached.*kept here and sent again/)).toBeVisible();
+  const asked: string[] = [];
+  page.on('dialog', (d) => {
+    asked.push(d.type());
+    void d.accept();
+  });
+  const closed = page.waitForEvent('close');
+  await page.close({ runBeforeUnload: true });
+  await closed;
+  expect(asked).toEqual(['beforeunload']);
+  const next = await context.newPage();
+  await next.goto('/');
+  await next.getByRole('link', { name: /Closed too soon/ }).click();
+  await expect(next.getByText(/still to be sent when a window was closed has been sent/)).toBeVisible();
+  await expect(balance(next)).toContainText('− 2');
+  await next.getByRole('button', { name: /^Undo: log -2 plate/ }).click();
+  await expect(balance(next)).toContainText('− 0');
 });

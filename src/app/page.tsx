@@ -10,6 +10,6 @@ export default function ShelfPage() {
       type: 'customColour' as const,
       record,
     }));
-    return <ShelfScreen builds={readShelf(handle)} palette={paletteOf(recordSetOf(custom))} />;
+    return <ShelfScreen first={readShelf(handle)} palette={paletteOf(recordSetOf(custom))} />;
   });
 }

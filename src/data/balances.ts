@@ -6,15 +6,24 @@ import type { Database } from './database';
  * Balances that the entries of other builds and of the stores leave at shared places (stores, and whatever else they
  * touch), done ones only or planned ones too. What-if entries are nobody's plan yet and are left out.
  */
-export function backgroundBalances(db: Database, exceptBuild: string, planned: boolean): BalanceRow[] {
+export function backgroundBalances(
+  db: Database,
+  exceptBuild: string,
+  planned: boolean,
+  elements?: readonly string[],
+): BalanceRow[] {
+  // Where only some elements are asked for, it is looked up by them and not gone through.
+  const some = elements
+    ? sql`and m.element in (select value from json_each(${JSON.stringify(elements)}))`
+    : sql``;
   const state = planned ? sql`e.what_if is null` : sql`e.state = 'done'`;
   return db.all<BalanceRow>(sql`
     select account, element, grade, sum(qty) as qty from (
       select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
-        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.to_account glob 'stores:*'
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.to_account glob 'stores:*' ${some}
       union all
       select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
-        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.from_account glob 'stores:*'
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.from_account glob 'stores:*' ${some}
     ) group by account, element, grade having sum(qty) <> 0`);
 }
 

@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns, inArray, max, type SQL } from 'drizzle-orm';
+import { asc, eq, getTableColumns, inArray, max, sql, type SQL } from 'drizzle-orm';
 import {
   RECORD_TYPES,
   type Diff,
@@ -79,6 +79,14 @@ export function readRecords<T extends RecordType>(db: Database, type: T, build?:
     ofBuild ?? (build !== undefined && type === 'build' ? eq(table.id, build) : undefined),
   );
 }
+
+/** The records with some ids, in whatever order; those that are not there are left out. */
+export const readById = <T extends RecordType>(
+  db: Database,
+  type: T,
+  ids: readonly string[],
+): RecordTypes[T][] =>
+  readWhere(db, type, sql`${tableOf(type).id} in (select value from json_each(${JSON.stringify(ids)}))`);
 
 /** One record, or undefined. */
 export function readRecord<T extends RecordType>(

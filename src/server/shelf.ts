@@ -1,17 +1,20 @@
-import { openStandIns, placeOf, STORES_SCOPE, takeTally } from '@/core/ledger';
+import { Books, openStandIns, placeOf } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
-import type { Handle } from '@/data/database';
-import { revisionOf } from '@/data/actions';
+import { readSummaries, writeSummary, type SummarisedBuild } from '@/data/build-summaries';
+import { inTransaction, type Handle } from '@/data/database';
 import { readRecords } from '@/data/records';
-import { openWorkbench } from './snapshot';
 
-/** A build as the shelf shows it. Every figure comes out of its books. */
-export interface ShelfBuild {
+/** A build as the list of builds shows it. Every figure comes out of its books. */
+export interface ShelfBuild extends BuildSummary {
   readonly id: BuildId;
   readonly name: string;
   readonly note: string;
   readonly archived: boolean;
+}
+
+/** What is kept of a build's books, so that a list of hundreds opens none of them. */
+interface BuildSummary {
   readonly sets: string;
   readonly onModel: number;
   readonly shipped: number;
@@ -26,52 +29,107 @@ export interface ShelfBuild {
   readonly most: readonly (readonly [ElementKey, number])[];
 }
 
-/** Kept for as long as a workspace is open: another one may have the same numbers of steps. */
-const caches = new WeakMap<Handle, Map<string, { readonly revision: string; readonly build: ShelfBuild }>>();
-
-/** The builds, newest first. A build's figures are remembered until it or anything it shares changes. */
-export function readShelf(handle: Handle): ShelfBuild[] {
-  const builds = readRecords(handle.db, 'build').sort((a, b) => (a.createdAt < b.createdAt ? 1 : -1));
-  const cache =
-    caches.get(handle) ?? new Map<string, { readonly revision: string; readonly build: ShelfBuild }>();
-  caches.set(handle, cache);
-  return builds.flatMap(({ id }) => {
-    const key = id;
-    const stamp = `${revisionOf(handle.db, [id, STORES_SCOPE])}`;
-    const known = cache.get(key);
-    if (known?.revision === stamp) return [known.build];
-    const build = shelfBuild(handle, id);
-    if (build) cache.set(key, { revision: stamp, build });
-    return build ? [build] : [];
-  });
+/** Which builds are asked for. */
+export interface ShelfQuery {
+  /** Words of the name or of a set. */
+  readonly find?: string;
+  readonly archived?: boolean;
+  readonly from?: number;
 }
 
-function shelfBuild(handle: Handle, id: BuildId): ShelfBuild | undefined {
-  const bench = openWorkbench(handle, id);
-  const build = bench?.records.build.get(id);
-  if (!bench || !build) return undefined;
-  const { figures } = takeTally(bench.built, { of: 'build' }, bench.priceOf);
-  const copies = [...bench.records.copy.values()];
-  const counts = new Map<ElementKey, number>();
-  for (const r of bench.built.balances.rows((a) => placeOf(a) === 'model'))
-    counts.set(r.element, (counts.get(r.element) ?? 0) + r.qty);
+/** Some of the builds, and what all of them come to. */
+export interface Shelf {
+  readonly builds: readonly ShelfBuild[];
+  /** How many there are that were asked for. */
+  readonly found: number;
+  readonly here: number;
+  readonly archived: number;
+  /** Over the builds that are not in the archive. */
+  readonly planned: number;
+  readonly standIns: number;
+  /** Builds whose figures are still being worked out; they come with the next look. */
+  readonly waiting: number;
+}
+
+/** Builds on one page. */
+export const SHELF_PAGE = 12;
+/** How long one look may work on figures that are not kept yet: the server has others to answer. */
+const WORK_MS = 40;
+
+/** The builds, newest first. Figures are worked out for those that changed, and kept. */
+export function readShelf(handle: Handle, query: ShelfQuery = {}): Shelf {
+  const { find = '', archived = false, from = 0 } = query;
+  const all = freshened(handle, readSummaries(handle.db));
+  const words = find.trim().toLowerCase();
+  const known = all.flatMap(({ build, summary }) => {
+    const { id, name, note, archived: put } = build;
+    return summary ? [{ id, name, note, archived: put, ...(summary as BuildSummary) }] : [];
+  });
+  const fits = known.filter(
+    (b) => b.archived === archived && `${b.name} ${b.sets}`.toLowerCase().includes(words),
+  );
+  const here = known.filter((b) => !b.archived);
   return {
-    id,
-    name: build.name,
-    note: build.note,
-    archived: build.archived,
-    sets: [
-      ...new Set(copies.map((c) => `${c.setName}${c.condition === 'second-hand' ? ', second-hand' : ''}`)),
-    ].join(' + '),
+    builds: fits.slice(from, from + SHELF_PAGE),
+    found: fits.length,
+    here: all.filter((b) => !b.build.archived).length,
+    archived: all.filter((b) => b.build.archived).length,
+    planned: here.reduce((s, b) => s + b.planned, 0),
+    standIns: here.reduce((s, b) => s + b.standIns, 0),
+    waiting: all.length - known.length,
+  };
+}
+
+/** Works out what is not kept or no longer true, newest builds first, as long as there is time; one at least. */
+function freshened(handle: Handle, all: readonly SummarisedBuild[]): SummarisedBuild[] {
+  const until = performance.now() + WORK_MS;
+  let worked = 0;
+  const made: { id: BuildId; position: number; summary: BuildSummary }[] = [];
+  const fresh = all.map((b): SummarisedBuild => {
+    if (b.isFresh) return b;
+    if (worked++ > 0 && performance.now() > until) return { ...b, summary: null };
+    const summary = summaryOf(handle, b.build.id);
+    made.push({ id: b.build.id, position: b.position, summary });
+    return { ...b, summary, isFresh: true };
+  });
+  if (made.length > 0)
+    inTransaction(handle, () => made.forEach((m) => writeSummary(handle.db, m.id, m.position, m.summary)));
+  return fresh;
+}
+
+/** A build's figures, from its own records alone: nothing in them depends on prices or on what others have. */
+function summaryOf({ db }: Handle, id: BuildId): BuildSummary {
+  const entries = readRecords(db, 'entry', id);
+  const modifications = readRecords(db, 'modification', id);
+  const copies = readRecords(db, 'copy', id);
+  const books = new Books(
+    {
+      build: id,
+      zones: readRecords(db, 'zone', id),
+      modifications,
+      copies: new Map(copies.map((c) => [c.id, c])),
+      orders: new Map(readRecords(db, 'order', id).map((o) => [o.id, o])),
+      background: [],
+    },
+    entries,
+    { kind: 'built' },
+  );
+  const figures = books.figures({ of: 'build' });
+  const counts = new Map<ElementKey, number>();
+  for (const r of books.balances.rows((a) => placeOf(a) === 'model'))
+    counts.set(r.element, (counts.get(r.element) ?? 0) + r.qty);
+  const sets = copies.map((c) => `${c.setName}${c.condition === 'second-hand' ? ', second-hand' : ''}`);
+  return {
+    sets: [...new Set(sets)].join(' + '),
     onModel: figures.onModel,
     shipped: figures.shipped,
     net: figures.net,
     outOfPocket: figures.outOfPocket,
     worth: figures.worthIn,
     sparesLeft: figures.sparesLeft,
-    modifications: bench.modifications.length,
-    planned: bench.entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,
-    standIns: openStandIns(bench.built.entries).reduce((s, o) => s + o.qty, 0),
+    modifications: modifications.length,
+    planned: entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,
+    standIns: openStandIns(books.entries).reduce((s, o) => s + o.qty, 0),
     most: [...counts].sort((a, b) => b[1] - a[1]).slice(0, 10),
   };
 }

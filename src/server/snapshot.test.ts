@@ -102,11 +102,11 @@ describe('stores that builds share', () => {
 describe('the shelf', () => {
   it('shows each build’s figures, and follows them', () => {
     const t = testBuild();
-    expect(readShelf(t.handle)).toMatchObject([
+    expect(readShelf(t.handle).builds).toMatchObject([
       { name: 'Test house', onModel: 112, net: 0, modifications: 1, planned: 0, standIns: 0 },
     ]);
     t.log('-2 plate 2x3 chalk; ?3 tile 2x2 ash for bark at 0.10; +1 brick 1x2 ash plan');
-    const [build] = readShelf(t.handle);
+    const [build] = readShelf(t.handle).builds;
     expect(build).toMatchObject({
       onModel: 113,
       net: 1,

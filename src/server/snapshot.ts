@@ -1,5 +1,5 @@
-import { placeOf, RECORD_TYPES, STORES_SCOPE, type TypedRecord } from '@/core/ledger';
-import { Workbench, type Background, type BuildSnapshot } from '@/core/bench';
+import { placeOf, RECORD_TYPES, STORES_SCOPE, type RecordType, type TypedRecord } from '@/core/ledger';
+import { Workbench, type Background, type BuildSnapshot, type Knowledge } from '@/core/bench';
 import type { BuildId } from '@/core/shared/ids';
 import { CLOCK_SETTING, poolSetting } from '@/core/supply';
 import { claimsIn, orderOfBuilds, rankSetting, type Claim } from '@/core/stores';
@@ -7,7 +7,7 @@ import type { Database, Handle } from '@/data/database';
 import { currentRevision, turnTargets } from '@/data/actions';
 import { backgroundBalances, storesBalances } from '@/data/balances';
 import { loansOf, storesClaims, storesPlans } from '@/data/stores';
-import { readRecord, readRecords } from '@/data/records';
+import { readById, readRecord, readRecords } from '@/data/records';
 import { workspaceName } from './steps';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
@@ -17,22 +17,69 @@ export function takeSnapshot(handle: Handle, build: BuildId): BuildSnapshot | un
   const records = RECORD_TYPES.flatMap((type) =>
     readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
   );
+  return { ...snapshotOf(handle, build, records), ...takeBackground(handle, build), complete: true };
+}
+
+/** Types that a page does not open with: they are asked for when they are looked for. */
+const LATER: readonly RecordType[] = ['price', 'madeIn', 'columnMemory'];
+
+/**
+ * What a page opens a build's bench with: its own records, and of prices, years and own parts only those of elements that
+ * it has. The rest, which grows with the collection and not with the build, the page asks for once it is there.
+ */
+export function takeOpening(handle: Handle, build: BuildId): BuildSnapshot | undefined {
+  const { db } = handle;
+  if (!readRecord(db, 'build', build)) return undefined;
+  const records = RECORD_TYPES.filter((t) => !LATER.includes(t)).flatMap((type) =>
+    readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
+  );
+  const own = elementsIn(records);
+  const known: TypedRecord[] = [
+    ...readById(db, 'price', own).map((record) => ({ type: 'price', record }) as const),
+    ...readById(db, 'madeIn', own).map((record) => ({ type: 'madeIn', record }) as const),
+  ];
   return {
-    workspace: workspaceName(handle),
-    revision: currentRevision(db),
-    build,
-    records,
-    ...takeBackground(handle, build),
-    turns: turnTargets(db, build),
+    ...snapshotOf(handle, build, [...records, ...known]),
+    ...takeBackground(handle, build, own),
+    complete: false,
   };
 }
 
-/** What other builds and the own parts leave a build. */
-export const takeBackground = ({ db }: Handle, build: BuildId): Background => ({
-  background: backgroundBalances(db, build, false),
-  backgroundPlanned: backgroundBalances(db, build, true),
-  claims: claimsAhead(db, build),
+function elementsIn(records: readonly TypedRecord[]): string[] {
+  const own = new Set<string>();
+  for (const { record } of records) {
+    if ('movements' in record) for (const m of record.movements) own.add(m.element);
+    if ('lots' in record) for (const l of record.lots) own.add(l.element);
+    if ('element' in record) own.add(record.element);
+    if ('standsFor' in record && record.standsFor) own.add(record.standsFor);
+  }
+  return [...own];
+}
+
+const snapshotOf = (handle: Handle, build: BuildId, records: readonly TypedRecord[]) => ({
+  workspace: workspaceName(handle),
+  revision: currentRevision(handle.db),
+  build,
+  records,
+  turns: turnTargets(handle.db, build),
 });
+
+/** What the whole workspace knows of parts, whichever build asks. */
+export const takeKnowledge = ({ db }: Handle): Knowledge => ({
+  prices: readRecords(db, 'price'),
+  madeIn: readRecords(db, 'madeIn'),
+});
+
+/** What other builds and the own parts leave a build. */
+export function takeBackground({ db }: Handle, build: BuildId, elements?: readonly string[]): Background {
+  const claims = claimsAhead(db, build);
+  const own = elements && new Set(elements);
+  return {
+    background: backgroundBalances(db, build, false, elements),
+    backgroundPlanned: backgroundBalances(db, build, true, elements),
+    claims: own ? claims.filter((c) => own.has(c.element)) : claims,
+  };
+}
 
 /** Builds in the order in which they have the stores, and what their plans take. */
 export function storesOrder(db: Database) {

@@ -10,8 +10,12 @@ export interface Steps {
   readonly steps: readonly FeedItem[] | null;
 }
 
-/** Names of opened workspaces. A restore and a new start open another one. */
-const names = new WeakMap<Handle, string>();
+/**
+ * Names of opened workspaces: a restore and a new start open another one. Kept by the process, since pages and routes are
+ * bundled apart and must say the same.
+ */
+const kept = globalThis as { evarnWorkspaceNames?: WeakMap<Handle, string> };
+const names = (kept.evarnWorkspaceNames ??= new WeakMap<Handle, string>());
 
 export function workspaceName(handle: Handle): string {
   const name = names.get(handle) ?? crypto.randomUUID();

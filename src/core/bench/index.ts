@@ -1,5 +1,5 @@
 export { recordSetOf, recordsOf } from './snapshot';
-export type { Background, BuildSnapshot, Turns } from './snapshot';
+export type { Background, BuildSnapshot, Knowledge, Turns } from './snapshot';
 export { paletteOf, Workbench } from './workbench';
 export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';

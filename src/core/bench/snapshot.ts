@@ -1,4 +1,12 @@
-import { emptyRecordSet, RECORD_TYPES, type BalanceRow, type RecordSet, type TypedRecord } from '../ledger';
+import {
+  emptyRecordSet,
+  RECORD_TYPES,
+  type BalanceRow,
+  type MadeIn,
+  type Price,
+  type RecordSet,
+  type TypedRecord,
+} from '../ledger';
 import type { Claim } from '../stores/claims';
 import type { BuildId } from '../shared/ids';
 
@@ -17,7 +25,15 @@ export interface Background {
 }
 
 /** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
+/** What the whole workspace knows of parts, whichever build asks: prices, and years in which they were made. */
+export interface Knowledge {
+  readonly prices: readonly Price[];
+  readonly madeIn: readonly MadeIn[];
+}
+
 export interface BuildSnapshot extends Background {
+  /** False where prices, years and own parts are only those of elements that the build has: the rest is asked for. */
+  readonly complete: boolean;
   /** Names the opened workspace: another name, and everything is to be fetched anew. */
   readonly workspace: string;
   readonly revision: number;

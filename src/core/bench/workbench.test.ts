@@ -46,6 +46,7 @@ function snapshotOf(entries: readonly Entry[]): BuildSnapshot {
   );
   return {
     workspace: 'test',
+    complete: true,
     revision: 1,
     build: BUILD,
     records: recordsOf(records),

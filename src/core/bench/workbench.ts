@@ -21,7 +21,7 @@ import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, WhatIfId } from '../shared/ids';
 import type { Claim } from '../stores/claims';
-import { recordSetOf, recordsOf, type Background, type BuildSnapshot } from './snapshot';
+import { recordSetOf, recordsOf, type Background, type BuildSnapshot, type Knowledge } from './snapshot';
 
 const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
 
@@ -102,6 +102,23 @@ export class Workbench {
   /** What it was opened with, as far as that is not in its records. */
   get snapshotNow(): BuildSnapshot {
     return this.snapshot;
+  }
+
+  /** True when it knows the whole workspace's prices, years and own parts, and not only those of its own elements. */
+  get isComplete(): boolean {
+    return this.snapshot.complete;
+  }
+
+  /** Takes in what the whole workspace knows and has, beside what it was opened with. */
+  takeKnowledge({ prices, madeIn }: Knowledge, background: Background): void {
+    this.records = {
+      ...this.records,
+      price: new Map(prices.map((p) => [p.id, p])),
+      madeIn: new Map(madeIn.map((m) => [m.id, m])),
+    };
+    this.snapshot = { ...this.snapshot, complete: true };
+    this.priceOf = priceLookup(this.records.price.values());
+    this.takeBackground(background);
   }
 
   /** Takes what other builds and the own parts leave it now. */

@@ -4,7 +4,7 @@ export { allThere, COUNT_TITLE, countLot, countProblem } from './count-in';
 export type { Count, CountProblem } from './count-in';
 export { completeness, notNeeded } from './completeness';
 export type { Completeness, MissingLot, NotNeeded } from './completeness';
-export { GOOD_TITLE, markWanted, planMakingGood } from './making-good';
+export { agreeNotWanted, GOOD_TITLE, markWanted, planMakingGood } from './making-good';
 export { answerFinding, findingState, intentsOf, MUST_STAY, workOnFinding } from './findings';
 export type { FindingState } from './findings';
 export { BRICK_MM, growth, inMillimetres, STUD_MM } from './size';

@@ -60,6 +60,16 @@ export function markWanted(bench: Workbench, missing: MissingLot, wanted: boolea
   };
 }
 
+/** Marks several missing lots not wanted, as one step that one undo takes back. */
+export function agreeNotWanted(bench: Workbench, lots: readonly MissingLot[], source: Source): Command {
+  const commands = lots.map((m) => markWanted(bench, m, false, source));
+  const pieces = lots.reduce((n, m) => n + m.missing + m.broken, 0);
+  return {
+    label: `${pieces} missing ${pieces === 1 ? 'piece is' : 'pieces are'} not wanted`,
+    diff: joinDiffs(...commands.map((c) => c.diff)),
+  };
+}
+
 const isPlannedFor = (e: Entry, { lot }: MissingLot): boolean =>
   e.kind === 'made-good' &&
   e.state === 'planned' &&

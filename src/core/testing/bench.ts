@@ -126,6 +126,7 @@ export function makeBench({ zones, stores = [], prices = [], build = TEST_BUILD 
   }));
   return new Workbench({
     workspace: 'test',
+    complete: true,
     revision: 0,
     build,
     records,

@@ -7,3 +7,4 @@ export * from './ledger';
 export * from './catalogue';
 export * from './actions';
 export * from './make-ups';
+export * from './build-summaries';

@@ -1,13 +1,13 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo, useState } from 'react';
-import { editEntry, logLine, readLine, type BuildSnapshot } from '@/core/bench';
+import { useCallback, useMemo, useState } from 'react';
+import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/bench';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { BalanceBand } from './balance-band';
 import { BenchBar } from './bench-bar';
-import { BenchContext, makeBenchStore, useBench } from '../common/bench-store';
+import { BenchContext, makeBenchStore, useBench, useBenchStore } from '../common/bench-store';
 import { BuildDialog } from './build-dialog';
 import { CallLine } from './call-line';
 import { CommandPalette } from './command-palette';
@@ -51,23 +51,35 @@ function Bench() {
   const mat = useMat();
   const modification = selected ? bench.records.modification.get(selected) : undefined;
   const old = editing ? bench.records.entry.get(editing) : undefined;
+  const readingOf = useCallback(
+    (on: Workbench, text: string) =>
+      text.trim() && modification
+        ? readLine(on, text, { modification, planned: logPlanned, without: old ? [old] : [] })
+        : null,
+    [modification, logPlanned, old],
+  );
   const reading = useMemo(() => {
     void version;
-    if (!line.trim() || !modification) return null;
-    return readLine(bench, line, { modification, planned: logPlanned, without: old ? [old] : [] });
-  }, [bench, version, line, modification, logPlanned, old]);
+    return readingOf(bench, line);
+  }, [bench, version, line, readingOf]);
   const acts = useBenchActs(setDialog);
   const commands = useBenchCommands(acts, mat, !dialog);
   const leave = () => {
     set({ line: '', editing: null });
     (document.activeElement as HTMLElement | null)?.blur();
   };
-  const enter = () => {
-    if (!reading?.ready)
+  const store = useBenchStore();
+  const enter = async () => {
+    // What is at hand decides where a part comes from: a line is logged when all of that is known, a moment after opening.
+    const asRead = bench.isComplete;
+    if (!asRead) await store.getState().learn();
+    const now = store.getState().bench;
+    const said = asRead ? reading : readingOf(now, line);
+    if (!said?.ready)
       return set({
         notice: modification ? null : { text: 'Start a modification first: press N.', kind: 'refused' },
       });
-    perform(old ? editEntry(old, reading, source()) : logLine(bench, reading, line, source()));
+    perform(old ? editEntry(old, said, source()) : logLine(now, said, line, source()));
     set({ line: '', editing: null });
   };
   return (
@@ -93,7 +105,7 @@ function Bench() {
             <Consequences dialogs={acts} />
           </div>
         </main>
-        <CallLine reading={reading} onEnter={enter} onCancel={leave} />
+        <CallLine reading={reading} onEnter={() => void enter()} onCancel={leave} />
       </div>
       <Sheets dialog={dialog} onClose={() => setDialog(null)} acts={acts} commands={commands} />
     </PaletteProvider>

@@ -6,7 +6,7 @@ import { pick, seededRandom } from '@/core/shared/random';
 import { currentRevision, turnTargets } from '@/data/actions';
 import { unbalanced } from '@/data/balances';
 import { perform, turn } from '@/server/perform';
-import { takeBackground, takeSnapshot } from '@/server/snapshot';
+import { takeBackground, takeKnowledge, takeOpening, takeSnapshot } from '@/server/snapshot';
 import { stepsFrom } from '@/server/steps';
 import { NOW, testBuild, type TestBuild } from '@/server/testing/workspace';
 import { post } from './answers';
@@ -32,7 +32,8 @@ function serve(path: string, body: unknown): unknown {
     return wrap(turn(t.handle, request, scope, direction, action));
   }
   const snapshot = /^\/api\/builds\/(.+)\/snapshot$/.exec(path);
-  if (snapshot) return { ok: true, value: takeSnapshot(t.handle, asId<BuildId>(snapshot[1]!)) };
+  if (path === '/api/knowledge') return { ok: true, value: takeKnowledge(t.handle) };
+  if (snapshot) return { ok: true, value: takeOpening(t.handle, asId<BuildId>(snapshot[1]!)) };
   const background = /^\/api\/builds\/(.+)\/background$/.exec(path);
   if (background) {
     const build = asId<BuildId>(background[1]!);

@@ -47,6 +47,8 @@ export interface BenchState {
   /** Shows a command at once and sends it; what is refused or fails is taken back, and it is said why. */
   perform: (command: Command) => void;
   turn: (direction: 'undo' | 'redo') => Promise<void>;
+  /** Asks for what the whole workspace knows and has, if that is not here yet; done when it is. */
+  learn: () => Promise<void>;
   /** Takes in what happened elsewhere. */
   takeSteps: (steps: Steps) => Promise<void>;
   /** Tells what came of what a window that is gone had left unsent. */
@@ -59,9 +61,13 @@ export type BenchStore = StoreApi<BenchState>;
 
 export const source = (): Source => ({ newId: () => crypto.randomUUID(), now: new Date().toISOString() });
 
+/** What happened elsewhere stays to be read while one works on; what was said of one's own work does not. */
+const kept = (notice: Notice | null): Notice | null => (notice?.kind === 'elsewhere' ? notice : null);
+
 const VERBS = { undo: 'Undone', redo: 'Done again' } as const;
 
 export function makeBenchStore(snapshot: BuildSnapshot, outbox: Outbox = windowOutbox()): BenchStore {
+  let turning: Promise<void> = Promise.resolve();
   const store: BenchStore = createStore<BenchState>()((set, get) => ({
     bench: new Workbench(snapshot),
     version: 0,
@@ -87,7 +93,11 @@ export function makeBenchStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
       const id = asId<ActionId>(crypto.randomUUID());
       const label = cutText(command.label, 500);
       sync.show(id, command.diff);
-      set((s) => ({ waiting: s.waiting + 1, turns: { undo: { id, label }, redo: null }, notice: null }));
+      set((s) => ({
+        waiting: s.waiting + 1,
+        turns: { undo: { id, label }, redo: null },
+        notice: kept(s.notice),
+      }));
       const action = { id, scope: bench.build, label, diff: command.diff };
       void outbox.add({ kind: 'action', action }).then(async (outcome) => {
         set((s) => ({ waiting: s.waiting - 1 }));
@@ -98,26 +108,8 @@ export function makeBenchStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
         set({ notice: { text, kind: 'refused', ...again } });
       });
     },
-    turn: async (direction) => {
-      const target = get().turns[direction];
-      if (!target) {
-        const nothing = refusalWords({ refused: 'nothing to turn', direction });
-        return set({ notice: { text: nothing, kind: 'refused' } });
-      }
-      const request = crypto.randomUUID();
-      const scope = get().bench.build;
-      set((s) => ({ waiting: s.waiting + 1, turns: { ...s.turns, [direction]: null } }));
-      sync.own(request);
-      const outcome = await outbox.add({ kind: 'turn', request, scope, direction, action: target.id });
-      set((s) => ({ waiting: s.waiting - 1 }));
-      if (outcome.how === 'done') await sync.takeTurn(outcome.value);
-      else await sync.reload();
-      const text =
-        outcome.how === 'done'
-          ? `${VERBS[direction]}: ${outcome.value.label}`
-          : outcomeWords(outcome, get().bench.records);
-      set({ notice: { text, kind: outcome.how === 'done' ? 'said' : 'refused' }, marked: new Set() });
-    },
+    turn: (direction) => (turning = turning.then(() => turnNow(direction))),
+    learn: () => sync.learn(),
     takeSteps: (steps) => sync.takeSteps(steps),
     tellLeft: (outcomes) => {
       if (outcomes.length > 0) set({ notice: { text: leftWords(outcomes), kind: 'elsewhere' } });
@@ -127,6 +119,28 @@ export function makeBenchStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
       set((s) => ({ view: whatIf ? { kind: 'planned', whatIf } : s.view }));
     },
   }));
+  /** One after another, each naming what the button says when its turn has come. */
+  const turnNow = async (direction: 'undo' | 'redo'): Promise<void> => {
+    const { getState: get, setState: set } = store;
+    const target = get().turns[direction];
+    if (!target) {
+      const nothing = refusalWords({ refused: 'nothing to turn', direction });
+      return set({ notice: { text: nothing, kind: 'refused' } });
+    }
+    const request = crypto.randomUUID();
+    const scope = get().bench.build;
+    set((s) => ({ waiting: s.waiting + 1 }));
+    sync.own(request);
+    const outcome = await outbox.add({ kind: 'turn', request, scope, direction, action: target.id });
+    set((s) => ({ waiting: s.waiting - 1 }));
+    if (outcome.how === 'done') await sync.takeTurn(outcome.value);
+    else await sync.reload();
+    const text =
+      outcome.how === 'done'
+        ? `${VERBS[direction]}: ${outcome.value.label}`
+        : outcomeWords(outcome, get().bench.records);
+    set({ notice: { text, kind: outcome.how === 'done' ? 'said' : 'refused' }, marked: new Set() });
+  };
   const sync: BenchSync = new BenchSync(snapshot, {
     get: store.getState,
     set: (change) => store.setState(change),

@@ -1,4 +1,4 @@
-import { Workbench, type Background, type BuildSnapshot, type Turns } from '@/core/bench';
+import { Workbench, type Background, type BuildSnapshot, type Knowledge, type Turns } from '@/core/bench';
 import { conflictWith, invertDiff, placeOf, type Change, type Diff, type TypedRecord } from '@/core/ledger';
 import type { WhatIfId } from '@/core/shared/ids';
 import type { Performed } from '@/server/perform';
@@ -8,6 +8,9 @@ import { ask } from './answers';
 import type { BenchState } from './bench-store';
 import { fetchSteps, type Steps } from './feed-client';
 import { firstSelection } from './first-selection';
+
+/** How often what is known is asked for before it is left at what the page opened with. */
+const MOST_TRIES = 5;
 
 interface Host {
   readonly get: () => BenchState;
@@ -25,6 +28,7 @@ export class BenchSync {
   /** Requests of this window: their steps are no news to it. */
   private readonly mine = new Set<string>();
   private steps: Promise<unknown> = Promise.resolve();
+  private learning: Promise<void> | undefined;
 
   constructor(
     private snapshot: BuildSnapshot,
@@ -65,6 +69,7 @@ export class BenchSync {
   async catchUp(): Promise<void> {
     const missed = await fetchSteps(this.host.get().revision);
     if (missed) await this.takeSteps(missed);
+    else await this.reload();
   }
 
   /** An undo or redo of this window was carried out. */
@@ -152,6 +157,29 @@ export class BenchSync {
     this.changed();
   }
 
+  /** Asks for what the whole workspace knows and has, beside what the page opened with. Once, until it is there. */
+  learn(): Promise<void> {
+    this.learning ??= this.fetchKnowledge().finally(() => (this.learning = undefined));
+    return this.learning;
+  }
+
+  private async fetchKnowledge(): Promise<void> {
+    for (let tries = 0; !this.host.get().bench.isComplete && tries < MOST_TRIES; tries++) {
+      const { bench } = this.host.get();
+      const [knowledge, now] = await Promise.all([
+        ask<Knowledge>('/api/knowledge'),
+        ask<Background & { turns: Turns }>(`/api/builds/${bench.build}/background`),
+      ]);
+      if (!knowledge || !now) await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));
+      // Another bench may have taken its place meanwhile, which knows as little.
+      else if (this.host.get().bench === bench) {
+        const { turns: _, ...background } = now;
+        bench.takeKnowledge(knowledge, background);
+        this.changed();
+      }
+    }
+  }
+
   /** Takes the books as the server has them, and lays what is not answered yet on top. */
   async reload(): Promise<void> {
     const before = this.host.get();
@@ -172,6 +200,7 @@ export class BenchSync {
       editing: now.editing && there(now.editing) ? now.editing : null,
     });
     this.takeTurns(fresh.turns);
+    await this.learn();
   }
 
   /** The same books with another what-if, or none, among what is planned. */

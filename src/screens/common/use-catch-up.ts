@@ -16,6 +16,7 @@ export function useCatchUp(): void {
       ),
     [store],
   );
+  useEffect(() => void store.getState().learn(), [store]);
   useEffect(() => {
     void sendWhatWasLeft().then((outcomes) => store.getState().tellLeft(outcomes));
   }, [store]);

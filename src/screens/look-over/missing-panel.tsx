@@ -3,7 +3,13 @@
 import clsx from 'clsx';
 import { added, changed, DISPLAYS, type Display, type SurveyCard } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { markWanted, planMakingGood, type Completeness, type MissingLot } from '@/core/survey';
+import {
+  agreeNotWanted,
+  markWanted,
+  planMakingGood,
+  type Completeness,
+  type MissingLot,
+} from '@/core/survey';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -38,9 +44,7 @@ export function MissingPanel({ report }: { report: Completeness }) {
           <button
             type="button"
             className="min-h-6 underline"
-            onClick={() => {
-              for (const m of proposed) perform(markWanted(bench, m, false, source()));
-            }}
+            onClick={() => perform(agreeNotWanted(bench, proposed, source()))}
           >
             Agree to all
           </button>

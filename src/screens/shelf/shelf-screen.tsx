@@ -1,31 +1,29 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import type { Colour } from '@/core/colour';
-import type { ShelfBuild } from '@/server/shelf';
+import type { Shelf, ShelfBuild } from '@/server/shelf';
 import { AppHeader } from '@/ui/app-header';
-import { buttonClass } from '@/ui/button';
+import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, signed } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useMat } from '../common/use-mat';
+import { useShelf } from './use-shelf';
 import { WorkspaceFiles } from './workspace-files';
 
 interface ShelfProps {
-  readonly builds: readonly ShelfBuild[];
+  readonly first: Shelf;
   readonly palette: readonly Colour[];
 }
 
-/** All builds with their figures and drawn state. */
-export function ShelfScreen({ builds, palette }: ShelfProps) {
-  const [wanted, setWanted] = useState('');
+/** All builds with their figures and drawn state, a page at a time. */
+export function ShelfScreen({ first, palette }: ShelfProps) {
+  const [find, setFind] = useState('');
   const [archived, setArchived] = useState(false);
+  const { shelf, more } = useShelf(first, find, archived);
   useMat();
-  const shown = builds.filter(
-    (b) => b.archived === archived && `${b.name} ${b.sets}`.toLowerCase().includes(wanted.toLowerCase()),
-  );
-  const put = builds.filter((b) => b.archived).length;
   return (
     <PaletteProvider palette={palette}>
       <div className="flex min-h-dvh flex-col">
@@ -33,7 +31,7 @@ export function ShelfScreen({ builds, palette }: ShelfProps) {
         <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-6">
           <div className="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">
             <div className="min-w-64 flex-1">
-              <h1 className="text-[24px] leading-tight">{sentence(builds)}</h1>
+              <h1 className="text-[24px] leading-tight">{sentence(shelf)}</h1>
               <p className="text-soft mt-1">
                 Open one to go on with it. Every figure comes out of its books.
               </p>
@@ -42,33 +40,48 @@ export function ShelfScreen({ builds, palette }: ShelfProps) {
               Bring a set in
             </Link>
           </div>
-          {builds.length > 3 && (
+          {shelf.here + shelf.archived > 3 && (
             <div className="mb-4 flex items-center gap-3">
               <input
-                value={wanted}
-                onChange={(e) => setWanted(e.target.value)}
+                value={find}
+                onChange={(e) => setFind(e.target.value)}
                 placeholder="Find a build"
                 aria-label="Find a build"
                 className="border-edge bg-sheet min-h-8 w-64 rounded-md border px-2"
               />
+              <span role="status" className="text-soft">
+                {find.trim() && `${count(shelf.found)} found`}
+              </span>
             </div>
           )}
-          {put > 0 && (
+          {shelf.archived > 0 && (
             <button
               type="button"
               aria-pressed={archived}
               onClick={() => setArchived(!archived)}
               className={buttonClass('plain', 'mb-4')}
             >
-              {archived ? 'Back to the shelf' : `Archive: ${put}`}
+              {archived ? 'Back to the shelf' : `Archive: ${shelf.archived}`}
             </button>
           )}
-          {shown.length === 0 && <Empty none={builds.length === 0} wanted={wanted} />}
+          {shelf.found === 0 && shelf.waiting === 0 && (
+            <Empty none={shelf.here + shelf.archived === 0} wanted={find} />
+          )}
           <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-            {shown.map((b) => (
+            {shelf.builds.map((b) => (
               <BuildCard key={b.id} build={b} />
             ))}
           </ul>
+          {shelf.waiting > 0 && (
+            <p role="status" className="text-soft mt-4">
+              The figures of {count(shelf.waiting)} more builds are being worked out.
+            </p>
+          )}
+          {shelf.builds.length < shelf.found && (
+            <Button className="mt-4" onClick={more}>
+              Show more: {count(shelf.found - shelf.builds.length)} are not shown
+            </Button>
+          )}
           <WorkspaceFiles />
         </main>
       </div>
@@ -76,16 +89,13 @@ export function ShelfScreen({ builds, palette }: ShelfProps) {
   );
 }
 
-function sentence(builds: readonly ShelfBuild[]): string {
-  if (builds.length === 0) return 'Nothing is on the shelf yet.';
-  const here = builds.filter((b) => !b.archived);
-  const planned = here.reduce((s, b) => s + b.planned, 0);
-  const standIns = here.reduce((s, b) => s + b.standIns, 0);
+function sentence({ here, archived, planned, standIns }: Shelf): string {
+  if (here + archived === 0) return 'Nothing is on the shelf yet.';
   const still = [
     planned ? `${count(planned)} planned ${planned === 1 ? 'entry' : 'entries'} to place` : '',
     standIns ? `${count(standIns)} stand-ins to replace` : '',
   ].filter(Boolean);
-  return `${count(here.length)} ${here.length === 1 ? 'build' : 'builds'} on the shelf${still.length ? `, ${still.join(' and ')}` : ''}.`;
+  return `${count(here)} ${here === 1 ? 'build' : 'builds'} on the shelf${still.length ? `, ${still.join(' and ')}` : ''}.`;
 }
 
 function Empty({ none, wanted }: { none: boolean; wanted: string }) {
@@ -142,14 +152,24 @@ function Fact({ words, value, aside }: { words: string; value: string; aside: st
   );
 }
 
-/** What there is most of, drawn, each as large as its share. */
+const never = () => () => undefined;
+
+/**
+ * What there is most of, drawn, each as large as its share. Drawn by the page and not sent with it: a drawing is twenty
+ * times as long as its part's name.
+ */
 function DrawnState({ build }: { build: ShelfBuild }) {
+  const here = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
   return (
     <div
       className="bg-mat flex h-32 flex-wrap content-center items-center justify-center gap-x-1 overflow-hidden px-3"
       aria-hidden
     >
-      {build.most.slice(0, 10).map(([element, qty], i) => (
+      {(here ? build.most.slice(0, 10) : []).map(([element, qty], i) => (
         <span key={element} title={`${qty}`}>
           <Glyph element={element} size={i < 4 ? 60 : 46} />
         </span>

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { TallyScreen } from '@/screens/tally';
-import { takeSnapshot } from '@/server/snapshot';
+import { takeOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../../with-workspace';
 
 export const metadata: Metadata = { title: 'Tally' };
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Tally' };
 export default async function TallyPage({ params }: { params: Promise<{ build: string }> }) {
   const build = asId<BuildId>((await params).build);
   return withWorkspace((handle) => {
-    const snapshot = takeSnapshot(handle, build);
+    const snapshot = takeOpening(handle, build);
     if (!snapshot) notFound();
     return <TallyScreen snapshot={snapshot} />;
   });
