@@ -31,3 +31,14 @@ export function loansOf(db: Database): Entry[] {
       union select entry from movements where from_account = 'gone:lent')`,
   ).sort((a, b) => a.loggedAt.localeCompare(b.loggedAt));
 }
+
+/** Builds that plan something, or have a stand-in on the model: the only ones that can lack anything. */
+export const buildsThatPlan = (db: Database): ReadonlySet<string> =>
+  new Set(
+    db
+      .all<{ build: string }>(
+        sql`select distinct build from entries
+          where build is not null and (state = 'planned' or kind = 'stand-in') and what_if is null`,
+      )
+      .map((r) => r.build),
+  );

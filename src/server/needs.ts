@@ -1,8 +1,10 @@
+import { Workbench } from '@/core/bench';
 import { needOf } from '@/core/supply';
 import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
-import { openWorkbench, storesOrder } from './snapshot';
+import { buildsThatPlan } from '@/data/stores';
+import { storesOrder, takeOpening } from './snapshot';
 
 /** What one build still lacks when the builds before it have taken theirs from the stores. */
 export interface BuildNeed {
@@ -12,19 +14,17 @@ export interface BuildNeed {
   readonly lots: readonly { readonly element: ElementKey; readonly hidden: boolean; readonly qty: number }[];
 }
 
-/** The needs of all builds that share the stores, in the order in which they have them. */
+/**
+ * The needs of all builds that share the stores, in the order in which they have them. Only builds that plan something,
+ * or have a stand-in on the model, can lack anything: the others are not opened.
+ */
 export function needsOfAll(handle: Handle): BuildNeed[] {
-  return storesOrder(handle.db).builds.flatMap((b) => {
-    const bench = openWorkbench(handle, b.id);
-    if (!bench) return [];
-    const { missing, lots } = needOf(bench);
-    return [
-      {
-        build: b.id,
-        name: b.name,
-        missing,
-        lots: lots.map(({ element, hidden, qty }) => ({ element, hidden, qty })),
-      },
-    ];
+  const planning = buildsThatPlan(handle.db);
+  return storesOrder(handle.db).builds.map((b) => {
+    const snapshot = planning.has(b.id) ? takeOpening(handle, b.id) : undefined;
+    if (!snapshot) return { build: b.id, name: b.name, missing: 0, lots: [] };
+    const { missing, lots } = needOf(new Workbench(snapshot));
+    const short = lots.map(({ element, hidden, qty }) => ({ element, hidden, qty }));
+    return { build: b.id, name: b.name, missing, lots: short };
   });
 }

@@ -1,5 +1,5 @@
 import type { Workbench } from '../bench';
-import { placeOf, sparesAccount, storesAccount, type Grade } from '../ledger';
+import { freeAt, placeOf, sparesAccount, storesAccount, type Grade } from '../ledger';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import { availability, type Availability, type Made, type Register } from './register';
@@ -57,9 +57,12 @@ export class AtHand {
 
   constructor(bench: Workbench) {
     const { balances } = bench.planned;
+    const { kept } = bench;
     const note = (sums: Map<ElementKey, number>, account: ReturnType<typeof storesAccount>) => {
-      for (const [element, n] of balances.elements(account))
+      for (const [element] of balances.elements(account)) {
+        const n = freeAt(balances, account, element, kept);
         if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
+      }
     };
     note(this.spares, sparesAccount(bench.build));
     for (const account of balances.accountKeys())

@@ -4,6 +4,7 @@ import type { TypedRecord } from '../ledger';
 import {
   applyDiff,
   Books,
+  keptAt,
   openStandIns,
   placeOf,
   priceLookup,
@@ -11,6 +12,7 @@ import {
   type Diff,
   type DraftContext,
   type Entry,
+  type Kept,
   type Modification,
   type PriceOf,
   type RecordSet,
@@ -154,6 +156,11 @@ export class Workbench {
     return this.snapshot.claims ?? [];
   }
 
+  /** What is kept together at each place, and so is free for nothing else. */
+  get kept(): Kept {
+    return keptAt(this.records.kept.values());
+  }
+
   get entries(): Entry[] {
     return [...this.records.entry.values()];
   }
@@ -213,6 +220,7 @@ export class Workbench {
       donors: [...this.records.copy.values()].filter((c) => c.role === 'donor').map((c) => c.id),
       orders: [...this.records.order.values()].map((o) => o.id),
       priceOf: this.priceOf,
+      kept: this.kept,
       whatIf: this.whatIf,
     };
   }

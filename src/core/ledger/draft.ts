@@ -1,3 +1,4 @@
+import { freeAt, freeGrades, NOTHING_KEPT, type Kept } from './free-pieces';
 import type { ElementKey } from '../parts';
 import type { CopyId, EntryId, ModificationId, OrderId, TrayId, WhatIfId, ZoneId } from '../shared/ids';
 import { asId } from '../shared/ids';
@@ -30,6 +31,8 @@ export interface DraftContext {
   readonly donors: readonly CopyId[];
   readonly orders: readonly OrderId[];
   readonly priceOf: PriceOf;
+  /** What is kept together, and so is not there to be taken. */
+  readonly kept: Kept;
   readonly whatIf: WhatIfId | null;
 }
 
@@ -95,12 +98,16 @@ class Drafting {
     return ok(this.made);
   }
 
-  private free(account: AccountKey, element: ElementKey, g: Grade): number {
-    const taken = this.made.reduce(
+  /** Pieces that earlier movements of the same entry take already. */
+  private taken(account: AccountKey, element: ElementKey, g: Grade): number {
+    return this.made.reduce(
       (sum, m) => sum + (m.from === account && m.element === element && m.grade === g ? m.qty : 0),
       0,
     );
-    return Math.max(0, this.books.balances.at(account, element, g) - taken);
+  }
+
+  private free(account: AccountKey, element: ElementKey, g: Grade): number {
+    return Math.max(0, this.books.balances.at(account, element, g) - this.taken(account, element, g));
   }
 
   private move(m: Omit<Movement, 'worth'>, worth: Movement['worth']): void {
@@ -154,9 +161,9 @@ class Drafting {
     const to = modelAccount(this.zone);
     let left = qty;
     for (const from of this.sourceAccounts()) {
-      for (const [g, there] of this.books.balances.grades(from, element)) {
+      for (const [g, there] of freeGrades(this.books.balances, from, element, this.context.kept)) {
         if (!this.goodEnough(g, element)) continue;
-        const n = Math.min(left, this.free(from, element, g), there);
+        const n = Math.min(left, there - this.taken(from, element, g));
         if (n > 0) this.move({ element, grade: g, qty: n, from, to }, this.context.priceOf(element, g));
         left -= n > 0 ? n : 0;
       }
@@ -218,17 +225,17 @@ class Drafting {
     wanted: number,
     there: number,
   ): DraftProblem {
-    const elsewhere = whereabouts(this.books, element);
+    const elsewhere = whereabouts(this.books, element, this.context.kept);
     return { reason, element, wanted, there, elsewhere, zone: this.zone, source: this.intent.source };
   }
 }
 
-/** Real places where an element is, most pieces first. */
-export function whereabouts(books: Books, element: ElementKey): Whereabouts[] {
+/** Real places where an element may be taken from, most pieces first. */
+export function whereabouts(books: Books, element: ElementKey, kept: Kept = NOTHING_KEPT): Whereabouts[] {
   return books.balances
     .accountKeys()
     .filter((a) => !['shipped', 'outside', 'gone'].includes(placeOf(a)))
-    .map((account) => ({ account, qty: books.balances.at(account, element) }))
+    .map((account) => ({ account, qty: freeAt(books.balances, account, element, kept) }))
     .filter((w) => w.qty > 0)
     .sort((a, b) => b.qty - a.qty);
 }

@@ -25,6 +25,8 @@ export {
 export type { Change, Conflict, Diff, RecordSet } from './diff';
 export { Balances } from './balances';
 export type { BalanceRow } from './balances';
+export { freeAt, freeGrades, freeOf, keptAt, NOTHING_KEPT } from './free-pieces';
+export type { Kept } from './free-pieces';
 export { inView } from './views';
 export type { View } from './views';
 export { FIGURES, MONEY_FIGURES } from './figures';

@@ -3,6 +3,7 @@ import {
   added,
   BLANK_ENTRY,
   donorAccount,
+  freeOf,
   joinDiffs,
   modelAccount,
   sparesAccount,
@@ -39,7 +40,11 @@ export function donorReport(bench: Workbench, lacking: ReadonlyMap<ElementKey, n
     .filter((c) => c.role === 'donor' && c.build === bench.build)
     .map((copy) => {
       const at = donorAccount(copy.id);
-      const lots = bench.built.balances.rows((a) => a === at).filter((r) => r.qty > 0);
+      const { balances } = bench.built;
+      const lots = balances
+        .rows((a) => a === at)
+        .map((r) => ({ ...r, qty: r.qty > 0 ? freeOf(balances, at, r.element, r.grade, bench.kept) : 0 }))
+        .filter((r) => r.qty > 0);
       const opened = bench.entries
         .filter((e) => e.state === 'done')
         .flatMap((e) => e.movements)

@@ -10,4 +10,4 @@ export { breakUpBuild, breakUpBox, donorReport } from './break-up';
 export type { DonorReport } from './break-up';
 export { StoresIndex } from './stores-index';
 export type { StoresHit } from './stores-index';
-export { freeAt, keepWhole, keptAt } from './keep-whole';
+export { keepWhole } from './keep-whole';

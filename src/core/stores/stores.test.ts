@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  freeAt,
   applyDiff,
   Balances,
   entryFault,
@@ -27,10 +28,8 @@ import {
   contested,
   countIn,
   donorReport,
-  freeAt,
   giveBack,
   keepWhole,
-  keptAt,
   mergeTrays,
   moveStock,
   openLoans,
@@ -313,8 +312,7 @@ describe('kept whole', () => {
     const bench = makeBench({ zones: { Porch: [] }, stores: ['6 tile 2x2 bark'] });
     const account = storesAccount(TEST_TRAY);
     did(bench, keepWhole('Lamp table', account, [{ element: el('tile 2x2', 'bark'), qty: 4 }], testSource()));
-    const kept = keptAt(bench.records.kept.values());
-    expect(freeAt(6, kept, account, el('tile 2x2', 'bark'))).toBe(2);
+    expect(freeAt(bench.built.balances, account, el('tile 2x2', 'bark'), bench.kept)).toBe(2);
     const plan = planTaking(account, 'tile 2x2', 'bark', 5);
     bench.apply({ added: [{ type: 'entry', record: plan }], changed: [], removed: [] });
     expect(needOf(bench)).toMatchObject({ fromStores: 2, missing: 3 });

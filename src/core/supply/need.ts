@@ -1,5 +1,14 @@
 import type { Workbench } from '../bench';
-import { openStandIns, OUTSIDE, placeOf, zoneOf, type AccountKey, type Entry, type Grade } from '../ledger';
+import {
+  freeOf,
+  openStandIns,
+  OUTSIDE,
+  placeOf,
+  zoneOf,
+  type AccountKey,
+  type Entry,
+  type Grade,
+} from '../ledger';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { EntryId, ModificationId, ZoneId } from '../shared/ids';
 
@@ -49,15 +58,17 @@ class Supplies {
   private readonly left = new Map<string, number>();
 
   constructor(bench: Workbench) {
-    for (const r of bench.built.balances.rows()) this.put(r.account, r.element, r.grade, r.qty);
+    const { balances } = bench.built;
+    const { kept } = bench;
+    for (const r of balances.rows())
+      this.put(
+        r.account,
+        r.element,
+        r.grade,
+        r.qty > 0 ? freeOf(balances, r.account, r.element, r.grade, kept) : r.qty,
+      );
     // What builds before this one have planned to take is not there for it.
     for (const c of bench.claims) this.take(c.account, c.element, c.grade, c.qty);
-    for (const k of bench.records.kept.values())
-      for (const l of k.lots) {
-        let together = l.qty;
-        for (const [g] of bench.built.balances.grades(k.account, l.element))
-          together -= this.take(k.account, l.element, g, together);
-      }
   }
 
   at(account: AccountKey, element: ElementKey, g: Grade): number {

@@ -1,5 +1,5 @@
 import type { Workbench } from '../bench';
-import { accountOwner, placeOf, type AccountKey, type Grade } from '../ledger';
+import { accountOwner, freeOf, placeOf, type AccountKey, type Grade } from '../ledger';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { EntryId, ModificationId } from '../shared/ids';
 
@@ -27,6 +27,7 @@ export type PickOrder = (typeof PICK_ORDERS)[number];
  */
 export function pickList(bench: Workbench, order: PickOrder, only: ModificationId | null = null): PickLine[] {
   const trays = new Map([...bench.records.tray.values()].map((t) => [t.id as string, t]));
+  const { kept } = bench;
   const lines = new Map<string, PickLine>();
   for (const e of bench.entries) {
     if (e.state !== 'planned' || e.whatIf !== null || (only && e.modification !== only)) continue;
@@ -39,8 +40,9 @@ export function pickList(bench: Workbench, order: PickOrder, only: ModificationI
         place === 'stores' ? (tray?.name ?? 'tray') : place === 'donor' ? (copy?.setName ?? 'box') : 'spares';
       const key = `${m.from}|${m.element}|${m.grade}`;
       const old = lines.get(key);
-      // No more can be got out than lies there, whatever the plans say.
-      const rest = bench.built.balances.at(m.from, m.element, m.grade) - (old?.qty ?? 0);
+      // No more can be got out than is free there, whatever the plans say.
+      const free = freeOf(bench.built.balances, m.from, m.element, m.grade, kept);
+      const rest = free - (old?.qty ?? 0);
       const qty = Math.min(m.qty, rest);
       if (qty <= 0) continue;
       lines.set(key, {

@@ -3,6 +3,7 @@ import {
   added,
   BLANK_INTENT,
   draftEntry,
+  freeAt,
   joinDiffs,
   openStandIns,
   placeOf,
@@ -11,7 +12,6 @@ import {
   type Entry,
   type OpenStandIn,
 } from '../ledger';
-import { freeAt, keptAt } from '../stores';
 import type { ElementKey } from '../parts';
 import { asId, type EntryId } from '../shared/ids';
 
@@ -23,12 +23,12 @@ export interface StandInState extends OpenStandIn {
 
 /** Stand-ins that still keep a place, and whether the right part has come. */
 export function standInsOf(bench: Workbench): StandInState[] {
-  const kept = keptAt(bench.records.kept.values());
+  const { kept } = bench;
   const at = (element: ElementKey, places: readonly string[]) =>
     bench.built.balances
       .accountKeys()
       .filter((a) => places.includes(placeOf(a)))
-      .reduce((s, a) => s + freeAt(Math.max(0, bench.built.balances.at(a, element)), kept, a, element), 0);
+      .reduce((s, a) => s + freeAt(bench.built.balances, a, element, kept), 0);
   return openStandIns(bench.entries.filter((e) => e.state === 'done')).map((s) => ({
     ...s,
     here: at(s.standsFor, ['spares', 'stores']),

@@ -11,7 +11,15 @@ import {
   type LabD65,
 } from '../colour';
 import type { Workbench } from '../bench';
-import { batchOf, conditionOf, modelAccount, type AccountKey, type Grade, type Reading } from '../ledger';
+import {
+  batchOf,
+  conditionOf,
+  freeOf,
+  modelAccount,
+  type AccountKey,
+  type Grade,
+  type Reading,
+} from '../ledger';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
 import { spreadOf } from './match-by-age';
@@ -52,6 +60,15 @@ export class Ages {
         const lot = this.lot(account, element, grade, qty);
         return lot && qty > 0 ? [lot] : [];
       });
+  }
+
+  /** The lots at a place that are free to be put elsewhere: what is kept together is not. */
+  freeAt(account: AccountKey): AgedLot[] {
+    const { built, kept } = this.bench;
+    return this.at(account).flatMap((l) => {
+      const qty = freeOf(built.balances, account, l.element, l.grade, kept);
+      return qty > 0 ? [{ ...l, qty }] : [];
+    });
   }
 
   /** Undefined for a colour that is not in the palette. */

@@ -149,7 +149,7 @@ function gather(bench: Workbench, zone: ZoneId, colour: ColourId, ages: Ages): S
     ...[...bench.records.tray.values()].map((t) => storesAccount(t.id)),
   ];
   const atHand = places.flatMap((p) =>
-    ofColour(ages.at(p))
+    ofColour(ages.freeAt(p))
       .filter((l) => l.lab && elements.has(l.element) && gradeRank(l.grade) < 3)
       .map(asComing),
   );

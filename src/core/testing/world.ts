@@ -11,6 +11,7 @@ import {
   grade,
   LOGGED_KINDS,
   modelAccount,
+  NOTHING_KEPT,
   OUTSIDE,
   orderAccount,
   priceLookup,
@@ -197,6 +198,7 @@ export function draftContext(built: Books, planned: Books): DraftContext {
     donors: [DONOR],
     orders: [ORDER],
     priceOf,
+    kept: NOTHING_KEPT,
     whatIf: null,
   };
 }

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { accountOwner, placeOf, removed, sparesAccount, type Tray } from '@/core/ledger';
+import { freeOf, accountOwner, placeOf, removed, sparesAccount, type Tray } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { asId, type TrayId } from '@/core/shared/ids';
-import { freeAt, keepWhole, keptAt, proposeTrays, putAway, type StockLot } from '@/core/stores';
+import { keepWhole, proposeTrays, putAway, type StockLot } from '@/core/stores';
 import { Button, Key } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -29,7 +29,7 @@ export function PutAwayTab() {
   const proposals = useMemo(() => {
     void version;
     const at = sparesAccount(bench.build);
-    const kept = keptAt(bench.records.kept.values());
+    const { kept } = bench;
     const planned = new Map<string, number>();
     for (const e of bench.entries)
       if (e.state === 'planned' && e.whatIf === null)
@@ -40,7 +40,9 @@ export function PutAwayTab() {
       .rows((a) => a === at)
       .map((r) => ({
         ...r,
-        qty: freeAt(r.qty, kept, at, r.element) - (planned.get(`${r.element}|${r.grade}`) ?? 0),
+        qty:
+          freeOf(bench.built.balances, at, r.element, r.grade, kept) -
+          (planned.get(`${r.element}|${r.grade}`) ?? 0),
       }))
       .filter((r) => r.qty > 0);
     const rows = bench.built.balances.rows((a) => placeOf(a) === 'stores').filter((r) => r.qty > 0);
