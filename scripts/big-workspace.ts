@@ -2,9 +2,17 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { addModification, addZone, logLine, readLine, Workbench } from '../src/core/bench';
 import { PALETTE } from '../src/core/colour';
-import { added, joinDiffs, type Entry } from '../src/core/ledger';
+import {
+  added,
+  BLANK_ENTRY,
+  grade,
+  joinDiffs,
+  modelAccount,
+  sparesAccount,
+  type Entry,
+} from '../src/core/ledger';
 import { elementKey, readPartName, splitElementKey, type ElementKey } from '../src/core/parts';
-import { asId, countingIds, type ActionId, type BuildId } from '../src/core/shared/ids';
+import { asId, countingIds, type ActionId, type BuildId, type EntryId } from '../src/core/shared/ids';
 import { between, pick, seededRandom } from '../src/core/shared/random';
 import { openDatabase, type Handle } from '../src/data/database';
 import { seedDemo } from '../src/demo/seed';
@@ -158,49 +166,51 @@ function act(build: BuildId, label: string, diff: Parameters<typeof perform>[1][
   return must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, now()));
 }
 
-/** A build that was worked on for years: taken off, put back and recoloured, hundreds of entries a modification. */
+/** A build that was worked on for years: taken off and put back, hundreds of entries a modification. */
 function longBuild(h: Handle): void {
-  const own = all
-    .filter((_, i) => i % Math.floor(all.length / SIZE.kindsOfLong) === 0)
-    .slice(0, SIZE.kindsOfLong);
+  const step = Math.floor(all.length / SIZE.kindsOfLong);
+  const own = all.filter((_, i) => i % step === 0).slice(0, SIZE.kindsOfLong);
+  const name = 'Worked on for years';
   const build = box(
-    'Worked on for years',
+    name,
     'LONG',
     own.map((e) => lotOf(e, 12)),
   );
-  let bench = new Workbench(takeOpening(h, build)!);
-  const source = () => ({ newId, now: now().toISOString() });
+  const bench = new Workbench(takeOpening(h, build)!);
+  const root = modelAccount(bench.rootZone.id);
+  const spares = sparesAccount(build);
   const zones = ['Front', 'Back', 'Roof'].map((n) => addZone(bench, n, bench.rootZone.id, source()));
   act(build, 'zones', joinDiffs(...zones.map((z) => z.diff)));
+  let no = 0;
   const each = Math.ceil(SIZE.entries / SIZE.modifications);
   for (let m = 0; m < SIZE.modifications; m++) {
-    bench = new Workbench(takeOpening(h, build)!);
-    const made = addModification(
-      bench,
-      `Modification ${m + 1}`,
-      bench.zones[m % bench.zones.length]!.id,
-      source(),
-    );
-    act(build, 'begin', made.diff);
-    bench.apply(made.diff);
-    const entries: Entry[] = [];
-    for (let k = 0; k < each && m * each + k < SIZE.entries; k++) {
-      const { part, colour } = splitElementKey(own[(m * each + k) % own.length]!);
-      const sign = (m + k) % 2 === 0 ? '-1' : '+1';
-      const from = sign === '+1' ? ' from spares' : '';
-      const modification = bench.records.modification.get(made.id)!;
-      let reading = readLine(bench, `${sign} ${part} ${colour} @whole${from}`, {
-        modification,
-        planned: false,
-      });
-      if (!reading.ready)
-        reading = readLine(bench, `+1 ${part} ${colour} @whole`, { modification, planned: false });
-      if (!reading.ready) continue;
-      const { diff } = logLine(bench, reading, 'x', source());
-      bench.apply(diff);
-      entries.push(...diff.added.flatMap((r) => (r.type === 'entry' ? [r.record] : [])));
-    }
+    const zone = zones[m % zones.length]!.id;
+    const begun = addModification(bench, `Modification ${m + 1}`, zone, source());
+    bench.apply(begun.diff);
+    act(build, 'begin', begun.diff);
+    const entries = Array.from({ length: Math.min(each, SIZE.entries - no) }, (_, k): Entry => {
+      const element = own[no % own.length]!;
+      // Each kind is taken off in one round and put back in the next.
+      const off = Math.floor(no / own.length) % 2 === 0;
+      no++;
+      const [from, to] = off ? [root, spares] : [spares, root];
+      return {
+        ...BLANK_ENTRY,
+        id: asId<EntryId>(newId()),
+        build,
+        modification: begun.id,
+        kind: off ? 'remove' : 'add',
+        no,
+        position: k + 1,
+        loggedAt: now().toISOString(),
+        movements: [{ element, grade: grade('used'), qty: 1, from, to, worth: between(random, 1, 60) }],
+      };
+    });
     for (let i = 0; i < entries.length; i += 500)
       act(build, 'log', added('entry', ...entries.slice(i, i + 500)));
   }
+}
+
+function source() {
+  return { newId, now: now().toISOString() };
 }

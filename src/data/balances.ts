@@ -4,19 +4,20 @@ import type { Database } from './database';
 
 /**
  * Balances that the entries of other builds and of the stores leave at shared places (stores, and whatever else they
- * touch), done ones only or planned ones too. What-if entries are nobody's plan yet and are left out.
+ * touch): what the done ones come to, or what the planned ones would change. What-if entries are nobody's plan yet and are
+ * left out.
  */
 export function backgroundBalances(
   db: Database,
   exceptBuild: string,
-  planned: boolean,
+  of: 'done' | 'planned',
   elements?: readonly string[],
 ): BalanceRow[] {
   // Where only some elements are asked for, it is looked up by them and not gone through.
   const some = elements
     ? sql`and m.element in (select value from json_each(${JSON.stringify(elements)}))`
     : sql``;
-  const state = planned ? sql`e.what_if is null` : sql`e.state = 'done'`;
+  const state = sql`e.state = ${of} and e.what_if is null`;
   return db.all<BalanceRow>(sql`
     select account, element, grade, sum(qty) as qty from (
       select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
@@ -29,7 +30,7 @@ export function backgroundBalances(
 
 /** What is in the stores now, by tray, element and grade. */
 export function storesBalances(db: Database): BalanceRow[] {
-  return backgroundBalances(db, '', false);
+  return backgroundBalances(db, '', 'done');
 }
 
 /** Done balances below zero of real places, among some accounts: the law that every write is checked against. */

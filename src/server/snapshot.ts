@@ -75,8 +75,8 @@ export function takeBackground({ db }: Handle, build: BuildId, elements?: readon
   const claims = claimsAhead(db, build);
   const own = elements && new Set(elements);
   return {
-    background: backgroundBalances(db, build, false, elements),
-    backgroundPlanned: backgroundBalances(db, build, true, elements),
+    background: backgroundBalances(db, build, 'done', elements),
+    plannedElsewhere: backgroundBalances(db, build, 'planned', elements),
     claims: own ? claims.filter((c) => own.has(c.element)) : claims,
   };
 }

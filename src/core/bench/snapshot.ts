@@ -16,10 +16,12 @@ export interface Turns {
   readonly redo: { readonly id: string; readonly label: string } | null;
 }
 
-/** Own parts as the entries of other builds leave them: done ones only, and planned ones too. */
+/** Own parts as other builds leave them. */
 export interface Background {
+  /** As their done entries leave them. */
   readonly background: readonly BalanceRow[];
-  readonly backgroundPlanned: readonly BalanceRow[];
+  /** What their planned entries would change of that. */
+  readonly plannedElsewhere: readonly BalanceRow[];
   /** What the plans of builds that come before this one take from the stores. */
   readonly claims?: readonly Claim[];
 }

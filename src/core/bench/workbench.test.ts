@@ -51,7 +51,7 @@ function snapshotOf(entries: readonly Entry[]): BuildSnapshot {
     build: BUILD,
     records: recordsOf(records),
     background: [],
-    backgroundPlanned: [],
+    plannedElsewhere: [],
     turns: { undo: null, redo: null },
   };
 }

@@ -60,7 +60,8 @@ export class Workbench {
 
   /** Opens the books in a view, from nothing. */
   open(view: View): Books {
-    const background = view.kind === 'planned' ? this.snapshot.backgroundPlanned : this.snapshot.background;
+    const { background: done, plannedElsewhere } = this.snapshot;
+    const background = view.kind === 'planned' ? [...done, ...plannedElsewhere] : done;
     return new Books(this.context(background), this.entries, view);
   }
 

@@ -131,7 +131,7 @@ export function makeBench({ zones, stores = [], prices = [], build = TEST_BUILD 
     build,
     records,
     background,
-    backgroundPlanned: background,
+    plannedElsewhere: [],
     turns: { undo: null, redo: null },
   });
 }
