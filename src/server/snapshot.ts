@@ -7,7 +7,7 @@ import type { Database, Handle } from '@/data/database';
 import { currentRevision, turnTargets } from '@/data/actions';
 import { backgroundBalances, storesBalances } from '@/data/balances';
 import { loansOf, storesClaims, storesPlans } from '@/data/stores';
-import { readById, readRecord, readRecords } from '@/data/records';
+import { numbersIn, readById, readRecord, readRecords } from '@/data/records';
 import { workspaceName } from './steps';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
@@ -43,6 +43,20 @@ export function takeOpening(handle: Handle, build: BuildId): BuildSnapshot | und
     ...takeBackground(handle, build, own),
     complete: false,
   };
+}
+
+/** A log of so many entries is not written into the page, where it would be twice as long: the page asks for it. */
+const LONG_LOG = 1500;
+
+/** What the page of a build comes with, or undefined when there is no such build. */
+export function pageOpening(
+  handle: Handle,
+  build: BuildId,
+): BuildSnapshot | { readonly later: BuildId; readonly name: string } | undefined {
+  const record = readRecord(handle.db, 'build', build);
+  if (!record) return undefined;
+  if (numbersIn(handle.db, 'entry', build).top > LONG_LOG) return { later: build, name: record.name };
+  return takeOpening(handle, build);
 }
 
 function elementsIn(records: readonly TypedRecord[]): string[] {

@@ -21,7 +21,7 @@ import {
 } from '../ledger';
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
-import type { BuildId, ColourId, WhatIfId } from '../shared/ids';
+import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
 import type { Claim } from '../stores/claims';
 import { recordSetOf, recordsOf, type Background, type BuildSnapshot, type Knowledge } from './snapshot';
 
@@ -40,6 +40,8 @@ export class Workbench {
   priceOf: PriceOf;
   private known = new Set<ElementKey>();
   private words: Lexicon | null = null;
+  /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
+  private lists: Lists | null = null;
 
   constructor(
     private snapshot: BuildSnapshot,
@@ -89,6 +91,7 @@ export class Workbench {
   /** Carries a diff into the records and the books. */
   apply(diff: Diff): void {
     this.records = applyDiff(this.records, diff);
+    this.lists = null;
     const all = [...diff.added, ...diff.removed, ...diff.changed];
     if (all.every((r) => r.type === 'entry')) this.carryEntries(diff);
     else this.reopen();
@@ -162,8 +165,17 @@ export class Workbench {
     return keptAt(this.records.kept.values());
   }
 
-  get entries(): Entry[] {
-    return [...this.records.entry.values()];
+  private get listed(): Lists {
+    return (this.lists ??= listsOf(this.records.entry.values()));
+  }
+
+  get entries(): readonly Entry[] {
+    return this.listed.entries;
+  }
+
+  /** The entries of a modification, in the order in which they stand in it; those of what-ifs too. */
+  entriesIn(modification: ModificationId): readonly Entry[] {
+    return this.listed.byModification.get(modification) ?? [];
   }
 
   get zones(): Zone[] {
@@ -228,13 +240,30 @@ export class Workbench {
 
   /** The next number for an entry, and the next place in a modification. */
   nextEntry(modification: string | null): { no: number; position: number } {
-    let [no, position] = [0, 0];
-    for (const e of this.records.entry.values()) {
-      no = Math.max(no, e.no);
-      if (e.modification === modification) position = Math.max(position, e.position);
-    }
-    return { no: no + 1, position: position + 1 };
+    const { lastNo, byModification } = this.listed;
+    const last = byModification.get(modification as ModificationId)?.at(-1);
+    return { no: lastNo + 1, position: Math.max(0, last?.position ?? 0) + 1 };
   }
+}
+
+interface Lists {
+  readonly entries: readonly Entry[];
+  readonly byModification: ReadonlyMap<ModificationId | null, readonly Entry[]>;
+  readonly lastNo: number;
+}
+
+function listsOf(all: Iterable<Entry>): Lists {
+  const entries = [...all];
+  const byModification = new Map<ModificationId | null, Entry[]>();
+  let lastNo = 0;
+  for (const e of entries) {
+    lastNo = Math.max(lastNo, e.no);
+    const held = byModification.get(e.modification);
+    if (held) held.push(e);
+    else byModification.set(e.modification, [e]);
+  }
+  for (const list of byModification.values()) list.sort((a, b) => a.position - b.position);
+  return { entries, byModification, lastNo };
 }
 
 /** Evarn's palette and the colours that the workspace added. */

@@ -15,6 +15,7 @@ import {
   keepReading,
   planSchool,
   startWhitening,
+  thresholdsOf,
   trustReading,
   USUAL_WHITENING,
   whiteningShare,
@@ -311,3 +312,20 @@ it('sizes are in studs and bricks, shown in millimetres', () => {
 
 it('an average that is kept says how sure it is', () =>
   expect(averageReadings([{ l: 90, a: 0, b: 1, white: 'D65' }]).error).toBe(Infinity));
+
+describe('the limit of what is left alone', () => {
+  it('is the person’s own threshold, and nothing that is seen at a glance is left', () => {
+    let between = 0;
+    for (let by = 0; by <= 14; by += 0.5) {
+      const bench = makeBench({ zones: { Hull: ['20 brick 2x4 chalk'] }, prices: ['brick 2x4 chalk 30'] });
+      read(bench, HULL, brick, 12, 0.1);
+      read(bench, HULL, brick, 8, 0.1 + by);
+      const report = compareSchools(bench, zoneId('Hull'), asId('chalk'))!;
+      const leave = report.schools.find((s) => s.name === 'leave')!;
+      expect(report.limit).toBe(thresholdsOf(bench)[1]);
+      expect([by, report.recommended === 'leave']).toEqual([by, leave.largest < thresholdsOf(bench)[1]]);
+      if (leave.largest >= report.limit && leave.largest < 2 * report.limit) between++;
+    }
+    expect(between).toBeGreaterThan(0);
+  });
+});

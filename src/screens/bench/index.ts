@@ -1,1 +1,1 @@
-export { BenchScreen } from './bench-screen';
+export { BenchPage } from './bench-page';

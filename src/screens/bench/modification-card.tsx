@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
 import { deleteModification, toBuy } from '@/core/bench';
 import { offPieces, onPieces, sizeOf } from '@/core/ledger';
@@ -202,11 +202,16 @@ function CardMenu({
   );
 }
 
+/** Entries that an open modification shows at first: the last ones, which are being worked on. */
+const MOST_ROWS = 60;
+
 function OpenCard({
   modification,
   entries,
   dialogs,
 }: Omit<CardProps, 'open'> & { entries: readonly Entry[] }) {
+  const [whole, setWhole] = useState(false);
+  const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
   return (
     <div className="border-rule border-t border-dashed pb-2">
       {(modification.why || modification.note) && (
@@ -219,8 +224,13 @@ function OpenCard({
           Nothing is logged in it yet. Type a line below, or take a part from the tray.
         </p>
       )}
+      {earlier > 0 && (
+        <Button look="bare" className="text-soft mt-1" onClick={() => setWhole(true)}>
+          Show {count(earlier)} earlier {earlier === 1 ? 'entry' : 'entries'}
+        </Button>
+      )}
       <ul aria-label={`Entries of ${modNo(modification.no)}`}>
-        {entries.map((e) => (
+        {entries.slice(earlier).map((e) => (
           <EntryRow key={e.id} entry={e} dialogs={dialogs} />
         ))}
       </ul>

@@ -1,1 +1,1 @@
-export { ColourScreen } from './colour-screen';
+export { ColourPage } from './colour-page';

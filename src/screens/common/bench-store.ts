@@ -178,7 +178,5 @@ export function booksInView(state: Pick<BenchState, 'bench' | 'view' | 'version'
 
 /** Entries of a modification in worklog order; what-ifs apart unless the bench shows one. */
 export function entriesOf(bench: Workbench, modification: ModificationId): Entry[] {
-  return bench.entries
-    .filter((e) => e.modification === modification && (e.whatIf === null || e.whatIf === bench.whatIf))
-    .sort((a, b) => a.position - b.position);
+  return bench.entriesIn(modification).filter((e) => e.whatIf === null || e.whatIf === bench.whatIf);
 }

@@ -1,1 +1,1 @@
-export { LookOverScreen } from './look-over-screen';
+export { LookOverPage } from './look-over-page';

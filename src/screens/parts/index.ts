@@ -1,1 +1,1 @@
-export { PartsScreen } from './parts-screen';
+export { PartsPage } from './parts-page';

@@ -1,1 +1,1 @@
-export { TallyScreen } from './tally-screen';
+export { TallyPage } from './tally-page';

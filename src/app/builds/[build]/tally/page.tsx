@@ -1,17 +1,17 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { asId, type BuildId } from '@/core/shared/ids';
-import { TallyScreen } from '@/screens/tally';
-import { takeOpening } from '@/server/snapshot';
+import { TallyPage } from '@/screens/tally';
+import { pageOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../../with-workspace';
 
 export const metadata: Metadata = { title: 'Tally' };
 
-export default async function TallyPage({ params }: { params: Promise<{ build: string }> }) {
+export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
   const build = asId<BuildId>((await params).build);
   return withWorkspace((handle) => {
-    const snapshot = takeOpening(handle, build);
-    if (!snapshot) notFound();
-    return <TallyScreen snapshot={snapshot} />;
+    const opening = pageOpening(handle, build);
+    if (!opening) notFound();
+    return <TallyPage key={build} opening={opening} />;
   });
 }
