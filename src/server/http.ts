@@ -1,4 +1,6 @@
 import 'server-only';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import type { z } from 'zod';
 import { BODY } from '@/core/shared/bounds';
 import { troubleOf } from './workspace';
@@ -8,6 +10,31 @@ export const refuse = (status: number, reason: unknown): Response =>
   Response.json({ ok: false, reason }, { status });
 
 export const answer = (value: unknown): Response => Response.json({ ok: true, value });
+
+const pack = promisify(gzip);
+/** Below this a packed answer is not worth the packing. */
+const WORTH_PACKING = 64 * 1024;
+
+/**
+ * A large answer, packed for a page that says it takes such. It is sent as what it is, a gzip, which the page unpacks: the
+ * framework leaves out the header by which a browser would unpack it by itself.
+ */
+export async function packedAnswer(
+  request: Request,
+  value: unknown,
+  more: Readonly<Record<string, string>> = {},
+): Promise<Response> {
+  const body = Buffer.from(JSON.stringify({ ok: true, value }));
+  const headers = { 'cache-control': 'no-store', vary: 'accept', ...more };
+  if (body.length < WORTH_PACKING || !request.headers.get('accept')?.includes(PACKED))
+    return new Response(new Uint8Array(body), {
+      headers: { ...headers, 'content-type': 'application/json' },
+    });
+  const packed = await pack(body, { level: 4 });
+  return new Response(new Uint8Array(packed), { headers: { ...headers, 'content-type': PACKED } });
+}
+
+const PACKED = 'application/gzip';
 
 type Handler<C> = (request: Request, context: C) => Response | Promise<Response>;
 

@@ -18,11 +18,13 @@ import { EntryRow } from './entry-row';
 interface CardProps {
   readonly modification: Modification;
   readonly open: boolean;
+  /** False in a long list: a drawing for each of hundreds of lots is more than a page can carry. */
+  readonly drawn: boolean;
   readonly dialogs: BenchDialogs;
 }
 
 /** A modification: one row when closed, its entries when open. */
-export function ModificationCard({ modification, open, dialogs }: CardProps) {
+export function ModificationCard({ modification, open, drawn, dialogs }: CardProps) {
   const bench = useBench((s) => s.bench);
   const version = useBench((s) => s.version);
   const view = useBench((s) => s.view);
@@ -68,7 +70,7 @@ export function ModificationCard({ modification, open, dialogs }: CardProps) {
                 {placedWords(entries)}
               </span>
             </span>
-            {!open && <Summary entries={entries} />}
+            {!open && <Summary entries={entries} drawn={drawn} />}
           </span>
         </button>
         <Numbers figures={figures} dialogs={dialogs} scope={scope} entries={entries} />
@@ -88,7 +90,7 @@ function placedWords(entries: readonly Entry[]): string {
 }
 
 /** The first few lots, marked by what happened to them. */
-function Summary({ entries }: { entries: readonly Entry[] }) {
+function Summary({ entries, drawn }: { entries: readonly Entry[]; drawn: boolean }) {
   const lots = entries
     .filter((e) => e.kind !== 'order')
     .flatMap((e) => {
@@ -100,6 +102,12 @@ function Summary({ entries }: { entries: readonly Entry[] }) {
         : [];
     });
   if (lots.length === 0) return <span className="text-faint block">nothing logged yet</span>;
+  if (!drawn)
+    return (
+      <span className="text-faint block">
+        {count(lots.length)} {lots.length === 1 ? 'entry' : 'entries'}
+      </span>
+    );
   return (
     <span className="mt-0.5 flex flex-wrap items-center gap-x-3">
       {lots.slice(0, 6).map((l) => (
@@ -161,7 +169,7 @@ function CardMenu({
   modification,
   entries,
   dialogs,
-}: Omit<CardProps, 'open'> & { entries: readonly Entry[] }) {
+}: Omit<CardProps, 'open' | 'drawn'> & { entries: readonly Entry[] }) {
   const perform = useBench((s) => s.perform);
   const bench = useBench((s) => s.bench);
   return (
@@ -209,7 +217,7 @@ function OpenCard({
   modification,
   entries,
   dialogs,
-}: Omit<CardProps, 'open'> & { entries: readonly Entry[] }) {
+}: Omit<CardProps, 'open' | 'drawn'> & { entries: readonly Entry[] }) {
   const [whole, setWhole] = useState(false);
   const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
   return (

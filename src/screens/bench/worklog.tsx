@@ -11,6 +11,9 @@ import { useBench } from '../common/bench-store';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
 
+/** Modifications up to which each shows its first lots drawn. */
+const MOST_DRAWN = 24;
+
 /** The numbered modifications of the build; the selected one opens into its entries. */
 export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
   const bench = useBench((s) => s.bench);
@@ -41,7 +44,13 @@ export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
         {modifications.length === 0 && <EmptyWorklog all={bench.modifications.length} dialogs={dialogs} />}
         <ol className="border-rule border-t">
           {modifications.map((m) => (
-            <ModificationCard key={m.id} modification={m} open={m.id === selected} dialogs={dialogs} />
+            <ModificationCard
+              key={m.id}
+              modification={m}
+              open={m.id === selected}
+              drawn={modifications.length <= MOST_DRAWN}
+              dialogs={dialogs}
+            />
           ))}
         </ol>
       </div>

@@ -22,7 +22,7 @@ export async function readAnswer<T>(ask: () => Promise<Response>): Promise<Reach
     return { reached: false, why: 'network' };
   }
   try {
-    const said = (await response.json()) as Result<T, unknown>;
+    const said = (await unpacked(response).json()) as Result<T, unknown>;
     if (said.ok) return { reached: true, answer: said };
     const reason = said.reason as { refused?: string; trouble?: Trouble } | undefined;
     if (reason?.refused === 'trouble' && reason.trouble)
@@ -36,6 +36,14 @@ export async function readAnswer<T>(ask: () => Promise<Response>): Promise<Reach
   }
 }
 
+const PACKED = 'application/gzip';
+
+/** Large answers come packed. */
+const unpacked = (response: Response): Response =>
+  response.headers?.get('content-type') === PACKED && response.body
+    ? new Response(response.body.pipeThrough(new DecompressionStream('gzip')))
+    : response;
+
 /** Sends JSON. */
 export const post = <T>(path: string, body: unknown): Promise<Reached<T>> =>
   readAnswer<T>(() =>
@@ -48,6 +56,6 @@ export const post = <T>(path: string, body: unknown): Promise<Reached<T>> =>
 
 /** Asks for something; undefined when it could not be had. */
 export async function ask<T>(path: string): Promise<T | undefined> {
-  const said = await readAnswer<T>(() => fetch(path));
+  const said = await readAnswer<T>(() => fetch(path, { headers: { accept: `${PACKED}, application/json` } }));
   return said.reached && said.answer.ok ? said.answer.value : undefined;
 }

@@ -112,7 +112,7 @@ export function makeBenchStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
     learn: () => sync.learn(),
     takeSteps: (steps) => sync.takeSteps(steps),
     tellLeft: (outcomes) => {
-      if (outcomes.length > 0) set({ notice: { text: leftWords(outcomes), kind: 'elsewhere' } });
+      if (outcomes.length > 0) sync.say(leftWords(outcomes));
     },
     selectWhatIf: (whatIf) => {
       sync.openWith(whatIf);

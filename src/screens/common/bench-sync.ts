@@ -109,7 +109,14 @@ export class BenchSync {
   private tellOf(steps: readonly FeedItem[]): void {
     const { build } = this.host.get().bench;
     const told = steps.filter((s) => s.scopes.includes(build));
-    if (told.length > 0) this.host.set({ notice: { text: elsewhereWords(told), kind: 'elsewhere' } });
+    if (told.length > 0) this.say(elsewhereWords(told));
+  }
+
+  /** Says what happened elsewhere, behind what of that has not been read yet. */
+  say(text: string): void {
+    const { notice } = this.host.get();
+    const before = notice?.kind === 'elsewhere' && notice.text.length < 300 ? `${notice.text} ` : '';
+    this.host.set({ notice: { text: `${before}${text}`, kind: 'elsewhere' } });
   }
 
   /** Carries a difference into the books; where it does not fit the whole is fetched instead. True when it fitted. */

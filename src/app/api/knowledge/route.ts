@@ -1,6 +1,6 @@
 import { STORES_SCOPE } from '@/core/ledger';
 import { revisionOf } from '@/data/actions';
-import { answer, route } from '@/server/http';
+import { packedAnswer, route } from '@/server/http';
 import { takeKnowledge } from '@/server/snapshot';
 import { workspaceName } from '@/server/steps';
 import { patiently } from '@/server/workspace';
@@ -14,8 +14,6 @@ export const GET = route(async (request) =>
     const tag = `"${workspaceName(handle)}-${revisionOf(handle.db, [STORES_SCOPE])}"`;
     const headers = { etag: tag, 'cache-control': 'private, no-cache' };
     if (request.headers.get('if-none-match') === tag) return new Response(null, { status: 304, headers });
-    const response = answer(takeKnowledge(handle));
-    for (const [name, value] of Object.entries(headers)) response.headers.set(name, value);
-    return response;
+    return packedAnswer(request, takeKnowledge(handle), headers);
   }),
 );

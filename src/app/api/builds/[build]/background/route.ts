@@ -1,15 +1,16 @@
 import { asId, type BuildId } from '@/core/shared/ids';
 import { turnTargets } from '@/data/actions';
-import { answer, route } from '@/server/http';
+import { packedAnswer, route } from '@/server/http';
 import { takeBackground } from '@/server/snapshot';
 import { patiently } from '@/server/workspace';
 
 type Context = { params: Promise<{ build: string }> };
 
 /** What other builds and the own parts leave a build, and what its undo and redo turn now. */
-export const GET = route<Context>(async (_, { params }) => {
+export const GET = route<Context>(async (request, { params }) => {
   const build = asId<BuildId>((await params).build);
-  return answer(
+  return packedAnswer(
+    request,
     await patiently((handle) => ({
       ...takeBackground(handle, build),
       turns: turnTargets(handle.db, build),

@@ -1,12 +1,12 @@
 import { asId, type BuildId } from '@/core/shared/ids';
-import { answer, refuse, route } from '@/server/http';
+import { packedAnswer, refuse, route } from '@/server/http';
 import { takeOpening } from '@/server/snapshot';
 import { patiently } from '@/server/workspace';
 
 type Context = { params: Promise<{ build: string }> };
 
-export const GET = route<Context>(async (_, { params }) => {
+export const GET = route<Context>(async (request, { params }) => {
   const build = asId<BuildId>((await params).build);
   const snapshot = await patiently((handle) => takeOpening(handle, build));
-  return snapshot ? answer(snapshot) : refuse(404, { refused: 'no such build' });
+  return snapshot ? packedAnswer(request, snapshot) : refuse(404, { refused: 'no such build' });
 });
