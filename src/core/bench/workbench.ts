@@ -42,6 +42,7 @@ export class Workbench {
   private words: Lexicon | null = null;
   /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
   private lists: Lists | null = null;
+  private reach: Reach | null = null;
 
   constructor(
     private snapshot: BuildSnapshot,
@@ -92,6 +93,7 @@ export class Workbench {
   apply(diff: Diff): void {
     this.records = applyDiff(this.records, diff);
     this.lists = null;
+    this.reach = null;
     const all = [...diff.added, ...diff.removed, ...diff.changed];
     if (all.every((r) => r.type === 'entry')) this.carryEntries(diff);
     else this.reopen();
@@ -130,6 +132,7 @@ export class Workbench {
   /** Takes what other builds and the own parts leave it now. */
   takeBackground(now: Background): void {
     this.snapshot = { ...this.snapshot, ...now };
+    this.reach = null;
     this.built = this.open({ kind: 'built' });
     this.planned = this.open(this.plannedView);
     this.learn();
@@ -207,18 +210,13 @@ export class Workbench {
 
   /** What the call line looks things up in. */
   callContext(): CallContext {
-    const at = (element: ElementKey, places: readonly string[]) =>
-      this.planned.balances
-        .accountKeys()
-        .some((a) => places.includes(placeOf(a)) && this.planned.balances.at(a, element) > 0);
-    const built = (element: ElementKey) =>
-      this.zones.some((z) => this.built.balances.at(`model:${z.id}` as never, element) > 0);
+    const { onModel, atHand } = (this.reach ??= reachOf(this.built, this.planned));
     return {
       lexicon: this.lexicon,
       zones: this.zones,
       assemblies: [...this.records.assembly.values()],
-      onModel: (e) => built(e) || at(e, ['model']),
-      atHand: (e) => at(e, ['spares', 'stores', 'donor', 'order']),
+      onModel: (e) => onModel.has(e),
+      atHand: (e) => atHand.has(e),
       standIns: openStandIns(this.planned.entries),
     };
   }
@@ -245,6 +243,30 @@ export class Workbench {
     return { no: lastNo + 1, position: Math.max(0, last?.position ?? 0) + 1 };
   }
 }
+
+/** Which elements there are at all on the model, as built or as planned, and at hand as planned. */
+interface Reach {
+  readonly onModel: ReadonlySet<ElementKey>;
+  readonly atHand: ReadonlySet<ElementKey>;
+}
+
+const AT_HAND: readonly string[] = ['spares', 'stores', 'donor', 'order'];
+
+/** Gone through once between two changes: a line being typed asks this of thousands of elements at every key. */
+function reachOf(built: Books, planned: Books): Reach {
+  const [onModel, atHand] = [new Set<ElementKey>(), new Set<ElementKey>()];
+  const onIt = (books: Books) => {
+    for (const { element, account } of modelTotals(books))
+      if (books.balances.at(account, element) > 0) onModel.add(element);
+  };
+  onIt(built);
+  onIt(planned);
+  for (const r of planned.balances.rows((a) => AT_HAND.includes(placeOf(a))))
+    if (!atHand.has(r.element) && planned.balances.at(r.account, r.element) > 0) atHand.add(r.element);
+  return { onModel, atHand };
+}
+
+const modelTotals = (books: Books) => books.balances.rows((a) => placeOf(a) === 'model');
 
 interface Lists {
   readonly entries: readonly Entry[];

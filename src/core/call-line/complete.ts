@@ -98,10 +98,12 @@ function rank(
     const tail = words.slice(words.length - cut).flatMap(colourWords);
     const head = words.slice(0, words.length - cut);
     const plain = head.join(' ');
+    // Which colours the words name is found once, not for every element.
+    const fitting = tail.length > 0 ? new Set(context.lexicon.coloursLike(tail).map((c) => c.id)) : null;
     for (const part of context.lexicon.partsLike(head)) {
       const exact = part.id === plain ? 4 : partOf(part.id).variant === '' ? 1 : 0;
       for (const element of part.elements) {
-        if (found.has(element) || !fitsColour(element, tail, context)) continue;
+        if (found.has(element) || (fitting && !fitting.has(splitElementKey(element).colour))) continue;
         const here = present(element);
         if (here || !only) found.set(element, (here ? 10 : 0) + exact + cut * 5);
       }
@@ -111,13 +113,6 @@ function rank(
     .sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
     .slice(0, MOST)
     .map(([e]) => e);
-}
-
-function fitsColour(element: ElementKey, words: readonly string[], context: CallContext): boolean {
-  if (words.length === 0) return true;
-  const { colour } = splitElementKey(element);
-  const known = context.lexicon.colours.find((k) => k.colour.id === colour);
-  return !!known && context.lexicon.scoreColour(words, known) > 0;
 }
 
 /** After an arrow: colours that the words begin. */
