@@ -5,6 +5,7 @@ import { benchCore } from './core';
 import { benchMakeUp } from './make-up';
 import { benchScreen } from './screen';
 import { benchSupply } from './supply';
+import { benchWorkspace } from './workspace';
 
 /** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
 console.log(
@@ -16,4 +17,5 @@ await benchSupply();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await benchMakeUp();
 await benchScreen();
+await benchWorkspace();
 process.exit(0);
