@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { added, STORES_SCOPE } from '@/core/ledger';
+import { asId, type ActionId } from '@/core/shared/ids';
+import { el } from '@/core/testing/world';
+import { needsOfAll } from './needs';
+import { perform, turn } from './perform';
+import { readShelf } from './shelf';
+import { stepsFrom } from './steps';
+import { pageOpening, takeBackground, takeOpening } from './snapshot';
+import { takeStock } from './take-in';
+import { NOW, testBuild } from './testing/workspace';
+
+/** Tables that grow with the work: none of them may be gone through from end to end for one build or one action. */
+const GROWING = [
+  'accounts',
+  'action_scopes',
+  'actions',
+  'changes',
+  'count_lines',
+  'entries',
+  'exposures',
+  'findings',
+  'left_slips',
+  'movements',
+  'photos',
+  'schemes',
+  'zones',
+];
+
+type Sqlite = ReturnType<typeof testBuild>['handle']['sqlite'];
+
+/** The statements that some work runs, each once. */
+function statementsOf(sqlite: Sqlite, work: () => void): string[] {
+  const seen = new Set<string>();
+  const prepare = sqlite.prepare.bind(sqlite);
+  sqlite.prepare = ((source: string) => {
+    seen.add(source);
+    return prepare(source);
+  }) as typeof sqlite.prepare;
+  try {
+    work();
+  } finally {
+    sqlite.prepare = prepare;
+  }
+  return [...seen].filter((s) => /^\s*(select|update|delete|insert)/i.test(s));
+}
+
+/** Growing tables that some work goes through from end to end, with the statement that does. */
+function scansOf(sqlite: Sqlite, work: () => void): string[] {
+  const statements = statementsOf(sqlite, work);
+  expect(statements.length).toBeGreaterThan(0);
+  return statements.flatMap((source) => {
+    const holes = source.match(/\?/g)?.length ?? 0;
+    const plan = sqlite.prepare(`explain query plan ${source}`).all(...Array<null>(holes).fill(null)) as {
+      detail: string;
+    }[];
+    const names = new Map(
+      [...source.matchAll(/\b(?:from|join)\s+["`]?(\w+)["`]?(?:\s+(?:as\s+)?(\w+))?/gi)].map((m) => [
+        m[2] ?? m[1]!,
+        m[1]!,
+      ]),
+    );
+    return plan
+      .map((p) => /^SCAN (\w+)(?! USING (COVERING )?INDEX \w+ \()/.exec(p.detail)?.[1])
+      .filter((alias) => alias && GROWING.includes(names.get(alias) ?? alias))
+      .map((alias) => `${names.get(alias!) ?? alias} in ${source.slice(0, 160)}`);
+  });
+}
+
+describe('what the server asks the database', () => {
+  const t = testBuild();
+  const lot = { element: el('tile 2x2', 'ash'), qty: 6, condition: null, tray: '', place: '', worth: null };
+  takeStock(
+    { request: 'stock', tray: 'A1', lots: [lot], colours: { made: [], matched: [] }, memory: null },
+    { handle: t.handle, newId: t.newId, now: NOW },
+  );
+  t.log('+4 tile 2x2 ash from stores plan');
+  const { handle, build } = t;
+  const tray = { id: asId<never>('t2'), name: 'T2', place: '', position: 2 };
+
+  it.each<[string, () => unknown]>([
+    ['opening a build', () => takeOpening(handle, build)],
+    ['a page of a build', () => pageOpening(handle, build)],
+    ['what others leave a build', () => takeBackground(handle, build, [lot.element])],
+    ['logging a line', () => t.log('-2 plate 2x3 chalk')],
+    ['undo', () => turn(handle, `u${Math.random()}`, build, 'undo')],
+    [
+      'a tray made',
+      () =>
+        perform(
+          handle,
+          { id: asId<ActionId>('tray'), scope: STORES_SCOPE, label: 'x', diff: added('tray', tray) },
+          NOW,
+        ),
+    ],
+    ['catching up', () => stepsFrom(handle, 2)],
+    ['the list of builds', () => readShelf(handle)],
+    ['what all builds lack', () => needsOfAll(handle)],
+  ])('%s goes through no growing table from end to end', (_, work) =>
+    expect(scansOf(handle.sqlite, work)).toEqual([]),
+  );
+
+  it('and it is seen where an index is missing', () => {
+    const other = testBuild();
+    other.handle.sqlite.exec('DROP INDEX entries_build');
+    expect(scansOf(other.handle.sqlite, () => takeOpening(other.handle, other.build))[0]).toContain(
+      'entries in',
+    );
+  });
+});
