@@ -211,7 +211,7 @@ function CardMenu({
 }
 
 /** Entries that an open modification shows at first: the last ones, which are being worked on. */
-const MOST_ROWS = 60;
+const MOST_ROWS = 32;
 
 function OpenCard({
   modification,
