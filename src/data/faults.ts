@@ -25,7 +25,13 @@ const SYSTEM: Readonly<Record<string, DataFault['fault']>> = {
   EROFS: 'read-only',
   EACCES: 'not allowed',
   EPERM: 'not allowed',
+  // Something that is no folder stands where the folder should be.
+  ENOTDIR: 'not allowed',
+  EEXIST: 'not allowed',
 };
+
+/** A file, or the memory beside it, that could not be made larger: what a full disk comes to. */
+const WRITING = /^SQLITE_IOERR_(?:WRITE|FSYNC|DIR_FSYNC|TRUNCATE|SHMSIZE|SHMOPEN|SHMMAP)$/;
 
 /** The fault behind an error of SQLite or of the file system; undefined for any other error. */
 export function dataFaultOf(error: unknown): DataFault | undefined {
@@ -34,8 +40,8 @@ export function dataFaultOf(error: unknown): DataFault | undefined {
   const kind = KINDS[code];
   if (kind) return { fault: 'constraint', kind, of: constraintName(error.message) };
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')) return { fault: 'busy' };
-  if (code === 'SQLITE_FULL' || code === 'SQLITE_IOERR_WRITE' || code === 'SQLITE_IOERR_FSYNC')
-    return { fault: 'no space' };
+  if (code === 'SQLITE_FULL' || WRITING.test(code)) return { fault: 'no space' };
+  if (code.startsWith('SQLITE_IOERR')) return { fault: 'damaged' };
   if (code.startsWith('SQLITE_READONLY')) return { fault: 'read-only' };
   if (code.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB') return { fault: 'damaged' };
   if (code.startsWith('SQLITE_CANTOPEN') || code === 'SQLITE_PERM') return { fault: 'not allowed' };

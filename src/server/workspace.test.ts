@@ -1,5 +1,5 @@
 import Sqlite from 'better-sqlite3';
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -9,6 +9,20 @@ import { readRecords } from '@/data/records';
 import { route } from './http';
 import { testBuild } from './testing/workspace';
 import { closeWorkspace, dropWorkspace, patiently, workspace, workspaceTrouble } from './workspace';
+
+/** Whether a disk of one's own can be made here: it takes the rights of root. */
+const canMount = ((): boolean => {
+  const place = fs.mkdtempSync(path.join(os.tmpdir(), 'evarn-mount-'));
+  try {
+    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=1m', 'tmpfs', place], { stdio: 'ignore' });
+    execFileSync('umount', [place], { stdio: 'ignore' });
+    return true;
+  } catch {
+    return false;
+  } finally {
+    fs.rmSync(place, { recursive: true, force: true });
+  }
+})();
 
 let folder: string;
 beforeEach(() => {
@@ -137,6 +151,37 @@ describe('a folder that cannot be worked in', () => {
       ok: false,
       reason: { refused: 'trouble', trouble: { trouble } },
     });
+  });
+
+  it.skipIf(!canMount)('a disk that really is read-only, or full, is told as what it is', () => {
+    const disk = path.join(folder, 'disk');
+    fs.mkdirSync(disk);
+    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=1m', 'tmpfs', disk]);
+    try {
+      const inside = path.join(disk, 'workspace');
+      process.env.EVARN_DATA = inside;
+      fs.mkdirSync(inside);
+      fs.writeFileSync(path.join(disk, 'ballast'), Buffer.alloc(1000 * 1024));
+      expect(workspaceTrouble()).toEqual({ trouble: 'no space' });
+      fs.rmSync(path.join(disk, 'ballast'));
+      dropWorkspace();
+      for (const at of [inside, path.join(disk, 'not', 'there')]) {
+        process.env.EVARN_DATA = at;
+        execFileSync('mount', ['-o', 'remount,ro', disk]);
+        closeWorkspace();
+        expect([at, workspaceTrouble()]).toEqual([at, { trouble: 'read-only' }]);
+        execFileSync('mount', ['-o', 'remount,rw', disk]);
+      }
+    } finally {
+      dropWorkspace();
+      execFileSync('umount', [disk]);
+    }
+  });
+
+  it('something that is no folder where the folder should be', () => {
+    fs.writeFileSync(path.join(folder, 'file'), 'x');
+    process.env.EVARN_DATA = path.join(folder, 'file');
+    expect(workspaceTrouble()).toEqual({ trouble: 'not allowed' });
   });
 
   it('what a cut-off restore left is cleared away, the workspace is not', () => {

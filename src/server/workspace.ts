@@ -49,7 +49,8 @@ function open(folder: string): Handle {
 
 /** Takes the folder for this process, once. */
 export function holdFolder(folder: string): void {
-  fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
+  makeFolder(path.join(folder, 'backups'));
+  fs.accessSync(folder, fs.constants.W_OK);
   if (held.evarnLock?.folder === folder) return;
   const port = process.env.PORT;
   const got = lockFolder(folder, {
@@ -65,6 +66,21 @@ export function holdFolder(folder: string): void {
   // What a restore of an earlier process left behind when it was cut off.
   for (const name of fs.readdirSync(folder))
     if (name.startsWith('incoming-')) fs.rmSync(path.join(folder, name), { force: true });
+}
+
+/**
+ * Makes a folder and those above it. On a read-only disk the system's answer to that is that a folder is missing: the
+ * nearest one that is there says what the matter really is.
+ */
+function makeFolder(folder: string): void {
+  try {
+    fs.mkdirSync(folder, { recursive: true });
+  } catch (error) {
+    let above = folder;
+    while (!fs.existsSync(above)) above = path.dirname(above);
+    fs.accessSync(above, fs.constants.W_OK);
+    throw error;
+  }
 }
 
 /** Closes the workspace, so that its file can be put in place of another. The next use opens it again. */
