@@ -44,6 +44,11 @@ export function readSummaries(db: Database): SummarisedBuild[] {
   }));
 }
 
+/** Forgets all summaries, where they may be somebody else's work: they are made anew. */
+export const forgetSummaries = (db: Database): void => {
+  db.delete(buildSummaries).run();
+};
+
 /** Keeps a build's summary in place of the one before. */
 export function writeSummary(db: Database, build: string, position: number, summary: unknown): void {
   db.insert(buildSummaries)

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { recordSchema } from '@/core/formats/record-schemas';
+import { elementSchema, recordSchema } from '@/core/formats/record-schemas';
 import {
   entryFault,
   RECORD_TYPES,
@@ -10,6 +10,7 @@ import {
 } from '@/core/ledger';
 import { leftInClosed } from './accounts';
 import { upgradeDiff } from './actions';
+import { readCatalogue, readSetLots } from './catalogue';
 import type { Database } from './database';
 import { readRecords } from './records';
 
@@ -31,7 +32,9 @@ export function booksFault(db: Database, onStep: (share: number) => void = () =>
     if (fault) return fault;
   }
   onStep(0.6);
-  return entriesFault(db) ?? zonesFault(db) ?? overdrawnFault(db) ?? historyFault(db, onStep);
+  return (
+    catalogueFault(db) ?? entriesFault(db) ?? zonesFault(db) ?? overdrawnFault(db) ?? historyFault(db, onStep)
+  );
 }
 
 function shapeFault(db: Database, type: RecordType): BooksFault | undefined {
@@ -43,6 +46,15 @@ function shapeFault(db: Database, type: RecordType): BooksFault | undefined {
     if (!read.success)
       return { law: 'shape', where: `${type} ${record.id}, ${read.error.issues[0]?.path.join('.') ?? ''}` };
   }
+  return undefined;
+}
+
+/** What is beside the records and is shown as parts: the sets of the catalogue. */
+function catalogueFault(db: Database): BooksFault | undefined {
+  for (const { code } of readCatalogue(db))
+    for (const { element, qty } of readSetLots(db, code))
+      if (!elementSchema.safeParse(element).success || !Number.isSafeInteger(qty) || qty < 1)
+        return { law: 'shape', where: `set ${code}, ${element}` };
   return undefined;
 }
 

@@ -36,6 +36,8 @@ export type Refusal =
   | { readonly refused: 'fault'; readonly entry: string; readonly fault: EntryFault }
   | { readonly refused: 'overdrawn'; readonly rows: readonly BalanceRow[] }
   | { readonly refused: 'in use' }
+  /** What it belongs to is not there any more. */
+  | { readonly refused: 'belongs to nothing' }
   | { readonly refused: 'place gone'; readonly account: AccountKey }
   /** What is taken away still holds pieces, or something is planned there. */
   | { readonly refused: 'not empty'; readonly row: BalanceRow }
@@ -85,7 +87,7 @@ export function perform(
   now: Date,
   content: string = fingerprint([action.scope, action.label, action.diff]),
 ): Result<Performed, Refusal> {
-  return guarded(() =>
+  return guarded(action.diff, () =>
     inTransaction(handle, () => {
       const before = doneBefore(handle, action.id, content);
       if (before) return before;
@@ -117,7 +119,7 @@ export function turn(
   action?: string,
 ): Result<Performed, Refusal> {
   const content = fingerprint([scope, direction, action ?? null]);
-  return guarded(() =>
+  return guarded(null, () =>
     inTransaction(handle, () => {
       const before = doneBefore(handle, request, content);
       if (before) return before;
@@ -141,8 +143,11 @@ function doneBefore(handle: Handle, request: string, content: string): Performed
   return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
 }
 
-/** Every constraint of the database that can fail is a refusal; what is left is a failure of the program. */
-function guarded(work: () => Performed): Result<Performed, Refusal> {
+/**
+ * Every constraint of the database that can fail is a refusal; what is left is a failure of the program. A reference that
+ * fails is one to what `diff` takes away while it is used, or one from what it brings to what is gone.
+ */
+function guarded(diff: Diff | null, work: () => Performed): Result<Performed, Refusal> {
   try {
     const done = work();
     announce();
@@ -153,7 +158,7 @@ function guarded(work: () => Performed): Result<Performed, Refusal> {
     if (fault?.fault !== 'constraint') throw error;
     return fail(
       fault.kind === 'foreign key'
-        ? { refused: 'in use' }
+        ? { refused: diff?.removed.length === 0 ? 'belongs to nothing' : 'in use' }
         : { refused: 'constraint', kind: fault.kind, of: fault.of },
     );
   }
@@ -201,9 +206,18 @@ function checkPlaces(handle: Handle, diff: Diff): void {
   };
   for (const e of [...entries.added, ...entries.changed.map((c) => c.to)]) {
     const there = new Set(e.movements.flatMap((m) => [zoneOf(m.from), zoneOf(m.to)]));
-    const strange = [...there].some((z) => z && buildOf('zone', z) !== e.build);
-    const elsewhere = e.modification !== null && buildOf('modification', e.modification) !== e.build;
-    if (strange || elsewhere) throw new Refused({ refused: 'another build', entry: e.id });
+    // What is not there has no build: a place that is closed is asked for elsewhere, a modification here.
+    const strange = (type: 'zone' | 'modification', id: string): boolean => {
+      const of = buildOf(type, id);
+      return of !== undefined && of !== e.build;
+    };
+    if (
+      [...there].some((z) => z && strange('zone', z)) ||
+      (e.modification && strange('modification', e.modification))
+    )
+      throw new Refused({ refused: 'another build', entry: e.id });
+    if (e.modification && buildOf('modification', e.modification) === undefined)
+      throw new Refused({ refused: 'belongs to nothing' });
   }
 }
 

@@ -90,6 +90,48 @@ describe('two windows', () => {
     expect(unbalanced(handle.db)).toEqual([]);
   });
 
+  it('log into a modification that the other has just deleted: told that it is gone, not that it is somebody else\u2019s', () => {
+    const { open, act, build, source } = stocked();
+    const bench = open();
+    const [modification] = bench.modifications;
+    const reading = readLine(bench, '-1 brick 1x2 ash', { modification: modification!, planned: false });
+    const late = logLine(bench, reading as never, 'x', source());
+    expect(act(removed('modification', modification!), build)).toMatchObject({ ok: true });
+    expect(act(late.diff, build)).toEqual({ ok: false, reason: { refused: 'belongs to nothing' } });
+    const phase = { id: asId<never>('p'), build: asId<never>('no such build'), name: 'p', position: 1 };
+    expect(act(added('phase', phase), build)).toEqual({
+      ok: false,
+      reason: { refused: 'belongs to nothing' },
+    });
+  });
+
+  it('a zone is emptied and goes in one step, is undone and done again', () => {
+    const { open, act, build, handle, log } = stocked();
+    const porch = open().zones.find((z) => z.name === 'Porch')!;
+    log('-1 plate 2x3 chalk @porch');
+    const [unpack] = open().entries.filter((e) => e.kind === 'unpack');
+    const root = open().rootZone;
+    const turned = unpack!.movements.map((m) =>
+      m.to === `model:${porch.id}` ? { ...m, to: `model:${root.id}` as never } : m,
+    );
+    const [logged] = open().entries.filter((e) => e.kind === 'remove');
+    const moved = logged!.movements.map((m) => ({ ...m, from: `model:${root.id}` as never }));
+    const modifications = open().modifications.filter((m) => m.zone === porch.id);
+    const diff: Diff = {
+      added: [],
+      removed: removed('zone', porch).removed,
+      changed: [
+        ...changed('entry', unpack!, { movements: turned }).changed,
+        ...changed('entry', logged!, { movements: moved }).changed,
+        ...modifications.flatMap((m) => changed('modification', m, { zone: root.id }).changed),
+      ],
+    };
+    expect(act(diff, build)).toMatchObject({ ok: true });
+    expect(turn(handle, 'z1', build, 'undo')).toMatchObject({ ok: true });
+    expect(turn(handle, 'z2', build, 'redo')).toMatchObject({ ok: true });
+    expect(booksFault(handle.db)).toBeUndefined();
+  });
+
   it('nest zones into a circle: the second is refused', () => {
     const { open, act, build } = stocked();
     const [porch, gallery] = ['Porch', 'Gallery'].map((n) => open().zones.find((z) => z.name === n)!);

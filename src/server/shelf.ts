@@ -13,8 +13,13 @@ export interface ShelfBuild extends BuildSummary {
   readonly archived: boolean;
 }
 
+/** To be raised whenever a figure of the summary comes to mean something else. */
+const SUMMARY_VERSION = 1;
+
 /** What is kept of a build's books, so that a list of hundreds opens none of them. */
 interface BuildSummary {
+  /** Which program's figures these are: others are worked out anew. */
+  readonly version: typeof SUMMARY_VERSION;
   readonly sets: string;
   readonly onModel: number;
   readonly shipped: number;
@@ -86,7 +91,7 @@ function freshened(handle: Handle, all: readonly SummarisedBuild[]): SummarisedB
   let worked = 0;
   const made: { id: BuildId; position: number; summary: BuildSummary }[] = [];
   const fresh = all.map((b): SummarisedBuild => {
-    if (b.isFresh) return b;
+    if (b.isFresh && (b.summary as Partial<BuildSummary>).version === SUMMARY_VERSION) return b;
     if (worked++ > 0 && performance.now() > until) return { ...b, summary: null };
     const summary = summaryOf(handle, b.build.id);
     made.push({ id: b.build.id, position: b.position, summary });
@@ -120,6 +125,7 @@ function summaryOf({ db }: Handle, id: BuildId): BuildSummary {
     counts.set(r.element, (counts.get(r.element) ?? 0) + r.qty);
   const sets = copies.map((c) => `${c.setName}${c.condition === 'second-hand' ? ', second-hand' : ''}`);
   return {
+    version: SUMMARY_VERSION,
     sets: [...new Set(sets)].join(' + '),
     onModel: figures.onModel,
     shipped: figures.shipped,

@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/bench';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
@@ -69,7 +69,14 @@ function Bench() {
     (document.activeElement as HTMLElement | null)?.blur();
   };
   const store = useBenchStore();
+  const entering = useRef(false);
   const enter = async () => {
+    // A second press while the first still waits for what is at hand is the same wish.
+    if (entering.current) return;
+    entering.current = true;
+    await logTyped().finally(() => (entering.current = false));
+  };
+  const logTyped = async () => {
     // What is at hand decides where a part comes from: a line is logged when all of that is known, a moment after opening.
     const asRead = bench.isComplete;
     if (!asRead) await store.getState().learn();

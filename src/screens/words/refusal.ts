@@ -124,6 +124,8 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
       return `${TROUBLE_WORDS[(r as unknown as { trouble: Trouble }).trouble.trouble]} Nothing was changed.`;
     case 'failed':
       return `That failed on the server, and nothing was changed. Try it again; if it fails once more, look for ${(r as { mark?: string }).mark ?? 'it'} in the server’s log.`;
+    case 'belongs to nothing':
+      return 'What that belongs to was deleted in another window, or a moment ago. Choose where it goes, and do it again.';
     case 'in use':
       return 'Something else still depends on that. Take away what uses it first.';
     case 'nothing to turn':

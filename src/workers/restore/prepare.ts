@@ -1,6 +1,7 @@
 import Sqlite from 'better-sqlite3';
 import fs from 'node:fs';
 import type { Trouble } from '@/core/shared/trouble';
+import { forgetSummaries } from '@/data/build-summaries';
 import { booksFault, type BooksFault } from '@/data/check-books';
 import { schemaFault } from '@/data/check-schema';
 import { openFile } from '@/data/database';
@@ -96,6 +97,7 @@ function booksOf(file: string, onStep: (share: number) => void): RestoreFault | 
     if (after) return { fault: 'not as made', what: 'what' in after ? after.what : after.trouble };
     const broken = booksFault(handle.db, (share) => onStep(0.3 + 0.6 * share));
     if (broken) return { fault: 'books', what: broken };
+    forgetSummaries(handle.db);
     // One file and no log beside it: what is renamed into place must be whole.
     handle.sqlite.pragma('wal_checkpoint(TRUNCATE)');
     handle.sqlite.pragma('journal_mode = DELETE');

@@ -13,6 +13,7 @@ const HEARTBEAT_MS = 20_000;
 export const GET = route((request) => {
   const asked = request.headers.get('last-event-id') ?? new URL(request.url).searchParams.get('since');
   let seen = Number(asked ?? 0);
+  let name: string | undefined;
   const encoder = new TextEncoder();
   let end = () => {};
   const stream = new ReadableStream<Uint8Array>({
@@ -27,7 +28,10 @@ export const GET = route((request) => {
       const tell = () => {
         try {
           const steps = stepsFrom(workspace(), seen);
-          if (steps.revision === seen && steps.steps?.length === 0) return;
+          // Another workspace may have as many steps as the one before it.
+          const same = name === undefined || name === steps.workspace;
+          name = steps.workspace;
+          if (same && steps.revision === seen && steps.steps?.length === 0) return;
           seen = steps.revision;
           say(`id: ${seen}\ndata: ${JSON.stringify(steps)}\n\n`);
         } catch {
