@@ -87,7 +87,9 @@ function Bench() {
         notice: modification ? null : { text: 'Start a modification first: press N.', kind: 'refused' },
       });
     perform(old ? editEntry(old, said, source()) : logLine(now, said, line, source()));
-    set({ line: '', editing: null });
+    // What was typed while it waited is the next line, and stays.
+    if (store.getState().line === line) set({ line: '', editing: null });
+    else set({ editing: null });
   };
   return (
     <PaletteProvider palette={bench.palette}>

@@ -10,7 +10,7 @@ import { Tabs } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
 import { useBench } from '../common/bench-store';
 import { BuildBar } from '../common/build-bar';
-import { BuildScreen, useScreenKeys } from '../common/build-screen';
+import { BuildScreen, OnceWhole, useScreenKeys } from '../common/build-screen';
 import { useMat } from '../common/use-mat';
 import { thisYear, useRegister } from '../common/use-register';
 import { AffordTab } from './afford-tab';
@@ -22,7 +22,9 @@ import { WholeTab } from './whole-tab';
 export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <ColourParts />
+      <OnceWhole>
+        <ColourParts />
+      </OnceWhole>
     </BuildScreen>
   );
 }
