@@ -2,7 +2,7 @@
 
 import type { MakeUpPlan } from '@/core/make-up';
 import { money } from '@/ui/numbers';
-import type { Bound } from './use-make-up';
+import type { Bound } from './solve';
 
 /** The best cost from above and the proven floor from below, closing on each other as the time goes. */
 export function ClosingBounds({

@@ -22,7 +22,7 @@ import { BoxesTold } from './boxes-told';
 import { ClosingBounds } from './closing-bounds';
 import { PreferencesForm } from './preferences-form';
 import { PricesChanged, type Asked } from './prices-changed';
-import type { MakeUpTools, WantedParts } from './use-make-up';
+import type { MakeUpFailure, MakeUpTools, WantedParts } from './use-make-up';
 import { ParcelsChart } from './parcels-chart';
 import { UnmetLots } from './unmet-lots';
 
@@ -137,8 +137,23 @@ function paidFor(parcels: readonly Parcel[], plan: MakeUpPlan, market: MarketAns
   return boxes + parcels.reduce((sum, p) => sum + p.value + p.filler + p.postage, 0);
 }
 
+/** What failed, and what to do about it. */
+const FAILURES: Readonly<Record<MakeUpFailure, readonly [string, string]>> = {
+  market: ['The market did not answer.', 'It was asked four times. Nothing was ordered; try again.'],
+  busy: ['Too many plans are being solved.', 'Nothing was ordered. Try again in a minute.'],
+  stopped: ['It was stopped before there was a plan.', 'Nothing was ordered. Make it up again.'],
+  'not taken': [
+    'That is too much for one plan.',
+    'Nothing was ordered. Take the ticks off hidden parts in any colour and off other shapes, and try again.',
+  ],
+  server: [
+    'The plan could not be worked out.',
+    'The server does not answer. Nothing was ordered; try again.',
+  ],
+};
+
 function headline(
-  { stage, plan, market, place }: MakeUpTools,
+  { stage, failure, plan, market, place }: MakeUpTools,
   parcels: readonly Parcel[],
   need: WantedParts,
 ): string {
@@ -146,7 +161,7 @@ function headline(
   if (stage === 'solving' && place > 0)
     return `${place} in the line: ${place === 1 ? 'another plan is' : 'other plans are'} being solved first…`;
   if (stage === 'solving') return 'Making it up…';
-  if (stage === 'failed') return 'The market did not answer.';
+  if (stage === 'failed') return FAILURES[failure ?? 'server'][0];
   if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to make up.` : 'Nothing is missing.';
   const boxes = plan.donors.reduce((s, d) => s + d.copies, 0);
   const from = [
@@ -158,11 +173,11 @@ function headline(
 }
 
 function aside(
-  { stage, credit, market, broken }: MakeUpTools,
+  { stage, failure, credit, market, broken }: MakeUpTools,
   plan: MakeUpPlan | null,
   parcels: readonly Parcel[],
 ): string {
-  if (stage === 'failed') return 'It was asked four times. Nothing was ordered; try again.';
+  if (stage === 'failed') return FAILURES[failure ?? 'server'][1];
   if (broken)
     return 'It was being worked out when the page was closed, and nothing was ordered. Make it up again.';
   if (!plan)

@@ -6,7 +6,8 @@ import { Line } from 'react-chartjs-2';
 import { poseProblem } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
-import { solve, type MakeUpTools } from './use-make-up';
+import { solve } from './solve';
+import type { MakeUpTools } from './use-make-up';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
@@ -35,8 +36,9 @@ export function ParcelsChart({ makeUp }: { makeUp: MakeUpTools }) {
     setPoints([]);
     for (let parcels = 1; parcels <= MOST; parcels++) {
       const problem = poseProblem(lots, market, { ...preferences, maxParcels: parcels }, priceOf);
-      const plan = await solve(problem, 1, mine.signal, () => undefined);
-      if (!plan || mine.signal.aborted) break;
+      const solved = await solve(problem, 1, mine.signal, () => undefined);
+      if (!solved.ok || mine.signal.aborted) break;
+      const plan = solved.value;
       const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
       setPoints((list) => [...list, { parcels, cost: plan.cost, unmet }]);
       // More parcels than the plan wants change nothing any more.

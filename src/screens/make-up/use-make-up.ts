@@ -4,7 +4,6 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Colour } from '@/core/colour';
 import type { EntryKind, PriceOf } from '@/core/ledger';
 import type { BuildId, EntryId } from '@/core/shared/ids';
-import type { MakeUpPlan, Problem } from '@/core/make-up';
 import type { ElementKey } from '@/core/parts';
 import { inColour, splitElementKey } from '@/core/parts';
 import {
@@ -25,13 +24,11 @@ import {
   type SavedMakeUp,
 } from '@/core/supply';
 import { askMarket } from '../common/ask-market';
+import { solve, type Bound, type SolveFailure } from './solve';
 import { useKeptMakeUp } from './use-kept-make-up';
 
-export interface Bound {
-  readonly cost: number;
-  readonly floor: number;
-  readonly seconds: number;
-}
+/** Why there is no plan: the sellers did not answer, or the solve failed. */
+export type MakeUpFailure = 'market' | SolveFailure;
 
 export type MakeUpStage = 'idle' | 'asking' | 'solving' | 'done' | 'failed';
 
@@ -61,6 +58,7 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
   /** The place in the line while other plans are solved first; 0 = it is being solved. */
   const [place, setPlace] = useState(0);
   const [asked, setAsked] = useState<AskedMakeUp | null>(null);
+  const [failure, setFailure] = useState<MakeUpFailure | null>(null);
   /** Sellers read from price lists. */
   const [lists, setLists] = useState<readonly MarketSeller[]>([]);
   const [listPostage, setListPostage] = useState(250);
@@ -99,10 +97,14 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
       setStage('asking');
       setBounds([]);
       setAsked(null);
+      setFailure(null);
       const wanted = wantedElements(need.lots, known.palette, wish.shapes);
       const market = await askAll(wanted, lists, mine.signal);
       if (mine.signal.aborted) return;
-      if (!market) return setStage('failed');
+      if (!market) {
+        setFailure('market');
+        return setStage('failed');
+      }
       const lots = wish.shapes ? withShapes(need.lots, market, wish, known.kindOf) : need.lots;
       const question = {
         run: crypto.randomUUID(),
@@ -119,11 +121,12 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
         setPlace(0);
         setBounds((list) => [...list, b]);
       };
-      const plan = await solve(problem, seconds, mine.signal, onBound, question.run, setPlace);
+      const solved = await solve(problem, seconds, mine.signal, onBound, question.run, setPlace);
       setPlace(0);
       if (mine.signal.aborted) return;
-      setAsked(plan && withCredit({ ...question, plan }, wish, known.priceOf));
-      setStage(plan ? 'done' : 'failed');
+      setAsked(solved.ok ? withCredit({ ...question, plan: solved.value }, wish, known.priceOf) : null);
+      setFailure(solved.ok ? null : solved.reason);
+      setStage(solved.ok ? 'done' : 'failed');
     },
     [known, need, preferences, seconds, lists],
   );
@@ -152,6 +155,7 @@ export function useMakeUp(need: WantedParts, known: KnownToMakeUp) {
     seconds,
     setSeconds,
     stage,
+    failure,
     bounds,
     place,
     market: asked?.market ?? null,
@@ -209,41 +213,4 @@ async function askAll(
   if (!answer) return null;
   const listed = await Promise.all(lists.map((l) => priceListSource(l).ask(elements)));
   return joinAnswers(answer, ...listed);
-}
-
-/** Solves on the server, line by line: progress as it comes, the plan last. */
-export async function solve(
-  problem: Problem,
-  seconds: number,
-  signal: AbortSignal,
-  onBound: (bound: Bound) => void,
-  run: string = crypto.randomUUID(),
-  onPlace: (place: number) => void = () => undefined,
-): Promise<MakeUpPlan | null> {
-  try {
-    const response = await fetch('/api/make-up', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson', 'x-run': run },
-      body: JSON.stringify({ problem, options: { seconds, seed: 1 } }),
-      signal,
-    });
-    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
-    if (!response.ok || !reader) return null;
-    let rest = '';
-    let plan: MakeUpPlan | null = null;
-    for (;;) {
-      const { done, value } = await reader.read();
-      if (done) return plan;
-      const lines = (rest + value).split('\n');
-      rest = lines.pop() ?? '';
-      for (const line of lines) {
-        const said = JSON.parse(line) as { progress?: Bound; plan?: MakeUpPlan; place?: number };
-        if (said.progress) onBound(said.progress);
-        if (said.place) onPlace(said.place);
-        if (said.plan) plan = said.plan;
-      }
-    }
-  } catch {
-    return null;
-  }
 }
