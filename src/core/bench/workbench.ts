@@ -6,7 +6,6 @@ import {
   Books,
   keptAt,
   openStandIns,
-  placeOf,
   priceLookup,
   type BooksContext,
   type Diff,
@@ -23,6 +22,8 @@ import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
 import type { Claim } from '../stores/claims';
+import { listsOf, type EntryLists } from './entry-lists';
+import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Background, type BuildSnapshot, type Knowledge } from './snapshot';
 
 const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
@@ -41,7 +42,7 @@ export class Workbench {
   private known = new Set<ElementKey>();
   private words: Lexicon | null = null;
   /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
-  private lists: Lists | null = null;
+  private lists: EntryLists | null = null;
   private reach: Reach | null = null;
 
   constructor(
@@ -168,7 +169,7 @@ export class Workbench {
     return keptAt(this.records.kept.values());
   }
 
-  private get listed(): Lists {
+  private get listed(): EntryLists {
     return (this.lists ??= listsOf(this.records.entry.values()));
   }
 
@@ -242,50 +243,6 @@ export class Workbench {
     const last = byModification.get(modification as ModificationId)?.at(-1);
     return { no: lastNo + 1, position: Math.max(0, last?.position ?? 0) + 1 };
   }
-}
-
-/** Which elements there are at all on the model, as built or as planned, and at hand as planned. */
-interface Reach {
-  readonly onModel: ReadonlySet<ElementKey>;
-  readonly atHand: ReadonlySet<ElementKey>;
-}
-
-const AT_HAND: readonly string[] = ['spares', 'stores', 'donor', 'order'];
-
-/** Gone through once between two changes: a line being typed asks this of thousands of elements at every key. */
-function reachOf(built: Books, planned: Books): Reach {
-  const [onModel, atHand] = [new Set<ElementKey>(), new Set<ElementKey>()];
-  const onIt = (books: Books) => {
-    for (const { element, account } of modelTotals(books))
-      if (books.balances.at(account, element) > 0) onModel.add(element);
-  };
-  onIt(built);
-  onIt(planned);
-  for (const r of planned.balances.rows((a) => AT_HAND.includes(placeOf(a))))
-    if (!atHand.has(r.element) && planned.balances.at(r.account, r.element) > 0) atHand.add(r.element);
-  return { onModel, atHand };
-}
-
-const modelTotals = (books: Books) => books.balances.rows((a) => placeOf(a) === 'model');
-
-interface Lists {
-  readonly entries: readonly Entry[];
-  readonly byModification: ReadonlyMap<ModificationId | null, readonly Entry[]>;
-  readonly lastNo: number;
-}
-
-function listsOf(all: Iterable<Entry>): Lists {
-  const entries = [...all];
-  const byModification = new Map<ModificationId | null, Entry[]>();
-  let lastNo = 0;
-  for (const e of entries) {
-    lastNo = Math.max(lastNo, e.no);
-    const held = byModification.get(e.modification);
-    if (held) held.push(e);
-    else byModification.set(e.modification, [e]);
-  }
-  for (const list of byModification.values()) list.sort((a, b) => a.position - b.position);
-  return { entries, byModification, lastNo };
 }
 
 /** Evarn's palette and the colours that the workspace added. */

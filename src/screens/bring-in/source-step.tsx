@@ -1,8 +1,9 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { readDelimited, type RawTable } from '@/core/formats';
 import { Button } from '@/ui/button';
+import { FileButton } from '@/ui/file-button';
 import { count } from '@/ui/numbers';
 import { uploadFaultWords } from '../words/tables';
 import type { BringInWorld } from './bring-in-state';
@@ -83,7 +84,6 @@ function OwnTable({
   const [says, setSays] = useState('');
   const [over, setOver] = useState(false);
   const [pasted, setPasted] = useState('');
-  const file = useRef<HTMLInputElement>(null);
   const readFile = async (chosen: File | undefined) => {
     if (!chosen) return;
     setSays(`Reading ${chosen.name}…`);
@@ -122,17 +122,11 @@ function OwnTable({
         className={`border-edge mb-3 rounded-lg border border-dashed p-6 text-center ${over ? 'bg-wash' : ''}`}
       >
         <p className="mb-2">Drop a CSV, TSV or XLSX file here, up to 20 MB and 50,000 rows.</p>
-        <Button onClick={() => file.current?.click()}>Choose a file</Button>
-        <input
-          ref={file}
-          type="file"
-          hidden
-          aria-label="Table file"
+        <FileButton
+          words="Choose a file"
+          label="Table file"
           accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values"
-          onChange={(e) => {
-            void readFile(e.target.files?.[0]);
-            e.target.value = '';
-          }}
+          onFile={(chosen) => void readFile(chosen)}
         />
       </div>
       <label className="block">

@@ -1,9 +1,10 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
+import { FileButton } from '@/ui/file-button';
 import type { KeptBackup } from '@/server/restore';
 import { BackupList } from '../trouble';
 import { requestRestore } from '../trouble/restore-request';
@@ -18,10 +19,7 @@ export function WorkspaceFiles() {
   const [backups, setBackups] = useState<readonly KeptBackup[] | null>(null);
   /** The copy of what was there before a restore, to go back to. */
   const [before, setBefore] = useState<string | null>(null);
-  const modFile = useRef<HTMLInputElement>(null);
-  const backup = useRef<HTMLInputElement>(null);
-  const bringModFile = async (file: File | undefined) => {
-    if (!file) return;
+  const bringModFile = async (file: File) => {
     setSays('Reading the mod file…');
     const answer = await send('/api/mod-file', file);
     if (answer?.ok) router.push(`/builds/${(answer.value as { build: string }).build}`);
@@ -58,26 +56,20 @@ export function WorkspaceFiles() {
       className="border-rule mt-8 flex flex-wrap items-center gap-2 border-t pt-4"
     >
       <h2 className="mr-2">Files</h2>
-      <Button onClick={() => modFile.current?.click()}>Bring a mod file in</Button>
+      <FileButton
+        words="Bring a mod file in"
+        label="Mod file"
+        accept=".json,application/json"
+        onFile={(file) => void bringModFile(file)}
+      />
       <a href="/api/backup" download className={buttonClass()}>
         Back everything up
       </a>
-      <Button onClick={() => backup.current?.click()}>Restore a backup</Button>
-      <input
-        ref={modFile}
-        type="file"
-        hidden
-        accept=".json,application/json"
-        aria-label="Mod file"
-        onChange={(e) => void bringModFile(e.target.files?.[0])}
-      />
-      <input
-        ref={backup}
-        type="file"
-        hidden
+      <FileButton
+        words="Restore a backup"
+        label="Backup"
         accept=".evarn,application/gzip"
-        aria-label="Backup"
-        onChange={(e) => setAsked(e.target.files?.[0] ?? null)}
+        onFile={setAsked}
       />
       <Button onClick={() => void listBackups()}>Kept copies</Button>
       <p role="status" className="text-soft">
