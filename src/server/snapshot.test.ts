@@ -5,7 +5,6 @@ import { asId, type BuildId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { readRecords } from '@/data/records';
 import { turnTargets } from '@/data/actions';
-import { readShelf } from './shelf';
 import { openWorkbench, takeSnapshot, takeStores } from './snapshot';
 import { takeStock } from './take-in';
 import { turn } from './perform';
@@ -96,26 +95,5 @@ describe('stores that builds share', () => {
       ok: false,
       reason: { refused: 'overdrawn' },
     });
-  });
-});
-
-describe('the shelf', () => {
-  it('shows each build’s figures, and follows them', () => {
-    const t = testBuild();
-    expect(readShelf(t.handle).builds).toMatchObject([
-      { name: 'Test house', onModel: 112, net: 0, modifications: 1, planned: 0, standIns: 0 },
-    ]);
-    t.log('-2 plate 2x3 chalk; ?3 tile 2x2 ash for bark at 0.10; +1 brick 1x2 ash plan');
-    const [build] = readShelf(t.handle).builds;
-    expect(build).toMatchObject({
-      onModel: 113,
-      net: 1,
-      outOfPocket: 30,
-      sparesLeft: 4,
-      planned: 1,
-      standIns: 3,
-    });
-    expect(build!.most[0]).toEqual([el('brick 1x2', 'ash'), 60]);
-    expect(build!.sets).toBe('Test house, second-hand');
   });
 });
