@@ -167,3 +167,24 @@ test('a page that is closed while it solves loses nothing: what was found by the
   await expect(page.getByLabel('At most so many parcels')).toHaveValue('7');
   await expect(page.getByRole('button', { name: /Order these/ })).toBeEnabled();
 });
+
+test('nothing is planned before the prices and own parts are there, and they can be asked for again', async ({
+  page,
+}) => {
+  test.slow();
+  await makeBuild(page, 'Late prices', BLOCK);
+  await startModification(page, 'Wall');
+  await log(page, '+3 plate 2x4 soot plan');
+  await page.route('**/api/knowledge', (route) => route.abort());
+  await page.goto(`${new URL(page.url()).pathname}/parts`);
+  const says = page.getByRole('main').getByRole('status');
+  await expect(says).toHaveText(/Reading the prices and your own parts/);
+  await expect(balance(page)).toBeVisible();
+  await expect(page.getByText(/still missing/)).toHaveCount(0);
+  const again = page.getByRole('button', { name: 'Ask again' });
+  await expect(again).toBeVisible({ timeout: 40_000 });
+  await isAccessible(page);
+  await page.unroute('**/api/knowledge');
+  await again.click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('still missing, of 3 planned');
+});

@@ -10,7 +10,8 @@ import { Tabs } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
 import { useBench } from '../common/bench-store';
 import { BuildBar } from '../common/build-bar';
-import { BuildScreen, OnceWhole, useScreenKeys } from '../common/build-screen';
+import { BuildScreen, useScreenKeys } from '../common/build-screen';
+import { OnceWhole } from '../common/once-whole';
 import { useMat } from '../common/use-mat';
 import { thisYear, useRegister } from '../common/use-register';
 import { AffordTab } from './afford-tab';
@@ -22,7 +23,7 @@ import { WholeTab } from './whole-tab';
 export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole>
+      <OnceWhole screen="Colour">
         <ColourParts />
       </OnceWhole>
     </BuildScreen>

@@ -9,7 +9,8 @@ import { Tabs } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
 import { useBench } from '../common/bench-store';
 import { BuildBar } from '../common/build-bar';
-import { BuildScreen, OnceWhole, useScreenKeys } from '../common/build-screen';
+import { BuildScreen, useScreenKeys } from '../common/build-screen';
+import { OnceWhole } from '../common/once-whole';
 import { useMat } from '../common/use-mat';
 import { useMakeUp } from '../make-up';
 import { MakeUpTab } from './make-up-tab';
@@ -23,7 +24,7 @@ import { PutAwayTab } from './put-away-tab';
 export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole>
+      <OnceWhole screen="Parts">
         <Parts />
       </OnceWhole>
     </BuildScreen>
