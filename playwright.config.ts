@@ -13,6 +13,8 @@ export default defineConfig({
   reporter: process.env.CI ? 'line' : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
+    // What is not there after a minute does not come.
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -4,10 +4,10 @@ import { balance, isAccessible, openBuild } from './helpers';
 test.describe('axe finds nothing', () => {
   for (const path of [
     '/',
-    '/bring-in',
-    '/bring-in?for=stores',
-    '/bring-in?for=prices',
-    '/stores',
+    '/import',
+    '/import?for=stock',
+    '/import?for=prices',
+    '/own-parts',
     '/prices',
     '/nowhere',
   ])
@@ -17,12 +17,12 @@ test.describe('axe finds nothing', () => {
       await isAccessible(page);
     });
 
-  test('the bench, its mats, its line and its sheets', async ({ page }) => {
+  test('the bench, its backgrounds, its line and its sheets', async ({ page }) => {
     test.slow();
     await openBuild(page, /Lightkeeper's House/);
     const mats: string[] = [];
-    for (const mat of ['light mat', 'dark mat', 'middle mat']) {
-      await page.getByRole('radio', { name: mat }).click();
+    for (const background of ['light background', 'dark background', 'middle background']) {
+      await page.getByRole('radio', { name: background }).click();
       mats.push(
         await page
           .getByRole('region', { name: 'On the model' })
@@ -31,9 +31,9 @@ test.describe('axe finds nothing', () => {
       await isAccessible(page);
     }
     expect(mats).toEqual(['rgb(236, 236, 236)', 'rgb(74, 74, 74)', 'rgb(201, 201, 201)']);
-    await page.locator('#call-line').fill('-2 brick 1x2');
+    await page.locator('#log-line').fill('-2 brick 1x2');
     await isAccessible(page);
-    await page.locator('#call-line').fill('');
+    await page.locator('#log-line').fill('');
     await page.getByRole('heading', { name: 'Worklog' }).click();
     for (const key of ['F1', 'Control+k', 'z', 'n', 'a']) {
       await page.keyboard.press(key);
@@ -64,10 +64,10 @@ test('the bench is usable on a phone beside the table', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openBuild(page, /Lightkeeper's House/);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-  await page.getByRole('button', { name: 'On the model', exact: true }).click();
+  await page.getByRole('radio', { name: 'On the model', exact: true }).click();
   await expect(page.getByRole('region', { name: 'On the model' })).toBeVisible();
-  await page.getByRole('button', { name: 'Worklog', exact: true }).click();
-  await page.locator('#call-line').fill('-1 brick 1x2 chalk @tower');
+  await page.getByRole('radio', { name: 'Worklog', exact: true }).click();
+  await page.locator('#log-line').fill('-1 brick 1x2 chalk @tower');
   await expect(balance(page)).toHaveAttribute('data-trying', 'yes');
   await isAccessible(page);
 });

@@ -4,10 +4,10 @@ import Papa from 'papaparse';
 import writeXlsxFile from 'write-excel-file/node';
 import { balance, BLOCK, isAccessible, log, makeBuild, openBuild, startModification } from './helpers';
 
-test('a mod file is taken away and brought in again: the same figures', async ({ page }) => {
+test('a mod file is exported and imported again: the same figures', async ({ page }) => {
   await openBuild(page, /Lightkeeper's House/);
   const figures = await balance(page).innerText();
-  await page.getByRole('button', { name: 'Take away files' }).click();
+  await page.getByRole('button', { name: 'Export files' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Mod file, JSON' }).click();
   const file = await (await download).path();
@@ -47,7 +47,7 @@ test('inventories as built and as planned, and the spares, add up to the balance
   expect(await sum('spares.csv')).toBe(4);
 });
 
-test('a spreadsheet is brought in, by choosing it and by dropping it', async ({ page }) => {
+test('a spreadsheet is imported, by choosing it and by dropping it', async ({ page }) => {
   const cells = [
     ['What', 'Shade', 'How many'],
     ['plate 2x3', 'chalk', 4],
@@ -57,11 +57,11 @@ test('a spreadsheet is brought in, by choosing it and by dropping it', async ({ 
     row.map((value) => ({ value, ...(typeof value === 'number' ? { type: Number } : {}) })),
   );
   const buffer = await writeXlsxFile(rows as never).toBuffer();
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page
     .getByLabel('Table file')
     .setInputFiles({ name: 'mine.xlsx', mimeType: 'application/octet-stream', buffer });
-  await expect(page.getByText('1,204 pieces in 2 rows will be taken.')).toBeVisible();
+  await expect(page.getByText('1,204 pieces in 2 rows will be imported.')).toBeVisible();
   await page.getByRole('button', { name: 'Choose something else' }).click();
   const data = await page.evaluateHandle(() => {
     const transfer = new DataTransfer();
@@ -69,11 +69,11 @@ test('a spreadsheet is brought in, by choosing it and by dropping it', async ({ 
     return transfer;
   });
   await page.getByText(/Drop a CSV/).dispatchEvent('drop', { dataTransfer: data });
-  await expect(page.getByText('3 pieces in 1 row will be taken.')).toBeVisible();
+  await expect(page.getByText('3 pieces in 1 row will be imported.')).toBeVisible();
 });
 
 test('colours that are not in the palette are made new, and drawn in it from then on', async ({ page }) => {
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page.locator('textarea').fill('part,colour,qty\nplate 2x3,Verdigris,4\nbrick 1x2,ash,2');
   await page.getByRole('button', { name: 'Read the block' }).click();
   await page.getByRole('button', { name: 'Make it a new colour…' }).click();
@@ -81,10 +81,10 @@ test('colours that are not in the palette are made new, and drawn in it from the
   await page.getByLabel('Finish').selectOption('metal');
   await isAccessible(page);
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
-  await expect(page.getByText('6 pieces in 2 rows will be taken.')).toBeVisible();
+  await expect(page.getByText('6 pieces in 2 rows will be imported.')).toBeVisible();
   await page.getByRole('button', { name: 'Use these rows' }).click();
   await page.getByLabel('Name of the build').fill('Copper roof');
-  await page.getByRole('button', { name: 'Agree and bring it in' }).click();
+  await page.getByRole('button', { name: 'Agree and import it' }).click();
   const lot = page.getByRole('button', { name: '4 plate 2x3 verdigris' });
   await expect(lot).toBeVisible();
   expect(await lot.locator('path').first().getAttribute('fill')).toMatch(/^#[0-9a-f]{6}$/);
@@ -98,12 +98,12 @@ test('an assembly is named, moved as one, taken off and put back', async ({ page
   await startModification(page, 'Chassis');
   await log(page, '=[The cart] 4 plate 2x3 chalk & 6 brick 1x2 ash');
   await log(page, '>[the cart] : porch to gallery');
-  await expect(page.getByText('and 1 more lots')).toBeVisible();
+  await expect(page.getByText('and 1 kind more')).toBeVisible();
   await log(page, '-[the cart] @gallery');
   await expect(balance(page)).toContainText('− 10');
   await log(page, '+[the] @gallery from spares');
   await expect(balance(page)).toContainText('= 112');
-  await page.locator('#call-line').fill('-[ca]');
+  await page.locator('#log-line').fill('-[ca]');
   await expect(page.getByText(/There is no assembly “ca”/)).toBeVisible();
 });
 
@@ -118,13 +118,13 @@ test('the tally prints without its bars and buttons', async ({ page }) => {
   await expect(page.getByText(/as built/).first()).toBeVisible();
 });
 
-test('a stand-in is replaced by one button and Enter', async ({ page }) => {
-  await makeBuild(page, 'Stand-ins', BLOCK);
+test('a placeholder is replaced by one button and Enter', async ({ page }) => {
+  await makeBuild(page, 'Placeholders', BLOCK);
   await startModification(page, 'Quay');
   await log(page, '?5 brick 1x2 amber for dune at 0.09');
   await page.getByRole('button', { name: 'Replace' }).click();
-  await expect(page.locator('#call-line')).toHaveValue('^5 brick 1x2 amber > dune');
+  await expect(page.locator('#log-line')).toHaveValue('^5 brick 1x2 amber > dune');
   await page.keyboard.press('Enter');
-  await expect(balance(page)).toContainText('5 stand-ins replaced');
+  await expect(balance(page)).toContainText('5 placeholders replaced');
   await expect(page.getByRole('button', { name: 'Replace', exact: true })).toBeHidden();
 });

@@ -3,7 +3,7 @@ import { expect, type Locator, type Page } from './test';
 
 export const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
 
-/** Opens a build from the shelf, as a person does. */
+/** Opens a build from the list of builds, as a person does. */
 export async function openBuild(page: Page, name: string | RegExp): Promise<void> {
   await page.goto('/');
   // Where there are many, a page shows the newest: the others are looked for.
@@ -17,22 +17,22 @@ export async function openBuild(page: Page, name: string | RegExp): Promise<void
 /** Logs a line by the keyboard and waits until the server has it. */
 export async function log(page: Page, line: string): Promise<void> {
   const answered = page.waitForResponse('**/api/actions', { timeout: 60_000 });
-  await page.locator('#call-line').fill(line);
+  await page.locator('#log-line').fill(line);
   await page.keyboard.press('Enter');
   expect((await answered).ok()).toBe(true);
 }
 
 /** Goes to the parts of the build that is open, and to one of their tabs; a page that is still waking up hears no click. */
-export async function openParts(page: Page, tab = 'Need'): Promise<void> {
+export async function openParts(page: Page, tab = 'Needed'): Promise<void> {
   await page.getByRole('link', { name: 'Parts', exact: true }).click();
-  await chooseTab(page.getByRole('navigation', { name: 'Parts of getting parts' }), tab);
+  await chooseTab(page.getByRole('tablist', { name: 'Parts' }), tab);
 }
 
 export async function chooseTab(tabs: Locator, name: string): Promise<void> {
-  const tab = tabs.getByRole('button', { name });
+  const tab = tabs.getByRole('tab', { name });
   await expect(async () => {
     await tab.click();
-    await expect(tab).toHaveAttribute('aria-pressed', 'true', { timeout: 1000 });
+    await expect(tab).toHaveAttribute('aria-selected', 'true', { timeout: 1000 });
   }).toPass();
 }
 
@@ -51,12 +51,12 @@ export async function isAccessible(page: Page, within?: string): Promise<void> {
 
 /** A build of its own for a test, from a pasted block. */
 export async function makeBuild(page: Page, name: string, block: string): Promise<void> {
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page.locator('textarea').fill(block);
   await page.getByRole('button', { name: 'Read the block' }).click();
   await page.getByRole('button', { name: 'Use these rows' }).click();
   await page.getByLabel('Name of the build').fill(name);
-  await page.getByRole('button', { name: 'Agree and bring it in' }).click();
+  await page.getByRole('button', { name: 'Agree and import it' }).click();
   await expect(balance(page)).toBeVisible();
 }
 

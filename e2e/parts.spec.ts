@@ -1,11 +1,11 @@
 import { expect, test } from './test';
 import { balance, isAccessible, log, makeBuild, openBuild, openParts, startModification } from './helpers';
-import { faultsOf, randomProblem } from '../src/core/testing/make-up';
-import type { MakeUpPlan } from '../src/core/make-up';
+import { faultsOf, randomProblem } from '../src/core/testing/sourcing';
+import type { BuyingPlan } from '../src/core/sourcing';
 
 const BLOCK = 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t60\tWall\n';
 
-test('what is missing is made up, ordered by one key, comes by the clock, and is counted in', async ({
+test('what is missing is planned, ordered by one key, comes by the clock, and is received', async ({
   page,
 }) => {
   test.slow();
@@ -14,27 +14,27 @@ test('what is missing is made up, ordered by one key, comes by the clock, and is
   await log(page, '+30 plate 2x4 soot plan; +12 tile 1x4 deep plan; +6 brick 2x4 signal plan');
   await openParts(page);
   const heading = page.getByRole('heading', { level: 1 });
-  await expect(heading).toContainText(/pieces in \d+ lots? are still missing, of 48 planned/);
+  await expect(heading).toContainText(/pieces of \d+ kinds? are still missing, of 48 planned/);
   await page
     .getByText(/1 entry/)
     .first()
     .click();
   await expect(page.getByText(/for entry \d+, M 01 Wall/).first()).toBeVisible();
   await isAccessible(page);
-  await page.getByRole('button', { name: 'Make up what is missing' }).click();
+  await page.getByRole('button', { name: 'Find the best plan' }).click();
   await page.getByLabel('Think for').selectOption('2');
   // Nobody is there by tomorrow for sure: each lot says what would bring it.
   await page.getByLabel('There within days').fill('1');
-  await page.getByRole('button', { name: /Make it up/ }).click();
-  const lacking = page.getByRole('region', { name: 'Cannot be had now' });
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
+  const lacking = page.getByRole('region', { name: 'Not available now' });
   await expect(lacking).toContainText('30 plate 2x4 soot');
   await expect(lacking).toContainText(/Allow \d+ days/);
   await isAccessible(page);
   await page.getByLabel('There within days').fill('');
-  await page.getByRole('button', { name: /Make it up/ }).click();
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
   await expect(lacking).toBeHidden();
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByText('cheapest for each lot')).toBeVisible();
+  await expect(page.getByText('cheapest for each kind')).toBeVisible();
   await isAccessible(page);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('o');
@@ -43,9 +43,9 @@ test('what is missing is made up, ordered by one key, comes by the clock, and is
   await isAccessible(page);
   await expect(balance(page)).toContainText('as planned 108');
   for (let week = 0; week < 7; week++) await page.getByRole('button', { name: 'A week on' }).click();
-  await page.getByRole('button', { name: 'Count it in' }).first().click();
+  await page.getByRole('button', { name: 'Receive it' }).first().click();
   await page.getByRole('button', { name: 'To the spares' }).click();
-  await expect(page.getByText('counted in').first()).toBeVisible();
+  await expect(page.getByText('received').first()).toBeVisible();
   await page.keyboard.press('Alt+4');
   await expect(heading).toContainText(/to get out, \d+ pieces? in hand/);
   await isAccessible(page);
@@ -54,32 +54,32 @@ test('what is missing is made up, ordered by one key, comes by the clock, and is
   await isAccessible(page);
 });
 
-test('a make-up problem is solved over the network, proven, checked; a bad one is told where', async ({
+test('a buying plan problem is solved over the network, proven, checked; a bad one is told where', async ({
   request,
 }) => {
   const problem = { ...randomProblem(5, 20, 10), maxSellers: null };
   // It ends when it is proven; the seconds are only the most that a busy machine may take.
-  const response = await request.post('/api/make-up', { data: { problem, options: { seconds: 60 } } });
+  const response = await request.post('/api/buying-plan', { data: { problem, options: { seconds: 60 } } });
   expect(response.ok()).toBe(true);
-  const plan = (await response.json()) as MakeUpPlan;
+  const plan = (await response.json()) as BuyingPlan;
   expect(faultsOf(problem, plan)).toEqual([]);
   expect(plan.unmet.length > 0 || plan.status === 'optimal').toBe(true);
   const twice = await Promise.all(
     [1, 2].map(async () =>
       (
-        await request.post('/api/make-up', { data: { problem, options: { iterations: 40, seed: 3 } } })
+        await request.post('/api/buying-plan', { data: { problem, options: { iterations: 40, seed: 3 } } })
       ).json(),
     ),
   );
   expect(twice[0]).toEqual(twice[1]);
-  const bad = await request.post('/api/make-up', {
+  const bad = await request.post('/api/buying-plan', {
     data: { problem: { ...problem, lots: [{ id: 'l', qty: 1, accept: ['nothing'] }] } },
   });
   expect(bad.status()).toBe(400);
   expect(await bad.json()).toMatchObject({
     reason: { fault: 'unknown element', where: 'lot l', id: 'nothing' },
   });
-  const lines = await request.post('/api/make-up', {
+  const lines = await request.post('/api/buying-plan', {
     headers: { accept: 'application/x-ndjson' },
     data: { problem, options: { seconds: 2 } },
   });
@@ -95,7 +95,7 @@ test('prices that changed between plan and order are shown and asked about; noth
   await startModification(page, 'Wall');
   await log(page, '+30 plate 2x4 soot plan');
   await openParts(page);
-  await page.getByRole('button', { name: 'Make up what is missing' }).click();
+  await page.getByRole('button', { name: 'Find the best plan' }).click();
   await page.getByLabel('Think for').selectOption('2');
   // A list of a seller's own: he is the cheapest, and is asked with the others.
   await page.getByText('A seller’s price list').click();
@@ -117,7 +117,7 @@ test('prices that changed between plan and order are shown and asked about; noth
     (r) => r.request().method() === 'PUT' && (r.request().postData() ?? '').includes('"plan":{'),
     { timeout: 90_000 },
   );
-  await page.getByRole('button', { name: /Make it up/ }).click();
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
   const plan = page.getByRole('region', { name: 'The plan' });
   await expect(plan).toContainText('Gull', { timeout: 60_000 });
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
@@ -125,7 +125,7 @@ test('prices that changed between plan and order are shown and asked about; noth
   // The page is closed and opened again: what was asked and found is there.
   expect((await kept).ok()).toBe(true);
   await page.reload();
-  await openParts(page, 'Make-up');
+  await openParts(page, 'Buying plan');
   await expect(plan).toContainText('Gull');
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible();
   await expect(page.getByLabel('Think for')).toHaveValue('2');
@@ -155,14 +155,14 @@ test('a page that is closed while it solves loses nothing: what was found by the
 }) => {
   test.slow();
   await openBuild(page, /Lightkeeper/);
-  await openParts(page, 'Make-up');
+  await openParts(page, 'Buying plan');
   await page.getByLabel('Think for').selectOption('60');
   await page.getByLabel('At most so many parcels').fill('7');
-  await page.getByRole('button', { name: /Make it up/ }).click();
-  await expect(page.getByText(/proven floor/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
+  await expect(page.getByText(/cannot cost less than/)).toBeVisible({ timeout: 60_000 });
   await page.goto('/');
   await openBuild(page, /Lightkeeper/);
-  await openParts(page, 'Make-up');
+  await openParts(page, 'Buying plan');
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByLabel('At most so many parcels')).toHaveValue('7');
   await expect(page.getByRole('button', { name: /Order these/ })).toBeEnabled();

@@ -23,10 +23,10 @@ async function act(page: Page, lot: RegExp, kind: string, more: () => Promise<vo
   await expect(sheet).toBeHidden();
 }
 
-test('an inventory with odd columns is brought in, three modifications are logged by pointing only, the CSV adds up', async ({
+test('an inventory with odd columns is imported, three modifications are logged by pointing only, the CSV adds up', async ({
   page,
 }) => {
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page
     .getByLabel('Table file')
     .setInputFiles({ name: 'my boat.csv', mimeType: 'text/csv', buffer: Buffer.from(ODD) });
@@ -39,11 +39,11 @@ test('an inventory with odd columns is brought in, three modifications are logge
   await page.getByLabel('Old Fog is').selectOption('mist');
   await page.getByLabel('Put line 4 right').fill('8');
   await page.getByLabel('Put line 4 right').blur();
-  await expect(page.getByText('1,260 pieces in 4 rows will be taken.')).toBeVisible();
+  await expect(page.getByText('1,260 pieces in 4 rows will be imported.')).toBeVisible();
   await page.getByRole('button', { name: 'Use these rows' }).click();
   await page.getByLabel('Paid for each').fill('12,50');
   await page.getByLabel('Condition').selectOption('second-hand');
-  await page.getByRole('button', { name: 'Agree and bring it in' }).click();
+  await page.getByRole('button', { name: 'Agree and import it' }).click();
   await expect(balance(page)).toContainText('1,260');
 
   await startModification(page, 'Deck edge');
@@ -74,7 +74,7 @@ test('an inventory with odd columns is brought in, three modifications are logge
   await sheet.getByRole('button', { name: 'Log it' }).click();
   await expect(balance(page)).toContainText('= 1,235');
 
-  await page.getByRole('button', { name: 'Take away files' }).click();
+  await page.getByRole('button', { name: 'Export files' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Worklog, CSV' }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');
@@ -83,7 +83,7 @@ test('an inventory with odd columns is brought in, three modifications are logge
   expect([sum('out'), sum('in'), sum('net'), sum('recoloured')]).toEqual([30, 5, -25, 6]);
   expect(sum('out of pocket')).toBeCloseTo(6 * 0.15 + 5 * 0.2, 10);
 
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page
     .getByLabel('Table file')
     .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(ODD) });
@@ -92,28 +92,28 @@ test('an inventory with odd columns is brought in, three modifications are logge
 });
 
 test('a catalogue set is chosen, and several boxes go into one build', async ({ page }) => {
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page.getByRole('button', { name: 'Choose Harbour Ferry Skerry' }).click();
   await page.getByLabel('Copies').fill('2');
   await page.getByRole('button', { name: "Choose Lightkeeper's House" }).click();
   await expect(page.getByText('2 boxes, 934 pieces')).toBeVisible();
   await page.getByLabel('Name of the build').fill('Harbour scene');
-  await page.getByRole('button', { name: 'Agree and bring them in' }).click();
+  await page.getByRole('button', { name: 'Agree and import them' }).click();
   await expect(balance(page)).toContainText('934');
 });
 
-test('stores and prices are brought in by the same importer, and can be undone', async ({ page }) => {
-  await page.goto('/bring-in?for=stores');
+test('own parts and prices are imported by the same importer, and can be undone', async ({ page }) => {
+  await page.goto('/import?for=stock');
   await page.locator('textarea').fill('drawer,part,colour,pcs\nZ9,tile 6x6,plum,7');
   await page.getByRole('button', { name: 'Read the block' }).click();
-  await page.getByRole('button', { name: 'Agree and take them' }).click();
+  await page.getByRole('button', { name: 'Agree and import them' }).click();
   await expect(page.getByRole('button', { name: /Z9/ })).toContainText('7');
-  await page.getByRole('button', { name: /^Undo: count 7/ }).click();
+  await page.getByRole('button', { name: /^Undo: add 7/ }).click();
   await expect(page.getByRole('button', { name: /Z9/ })).toBeHidden();
-  await page.goto('/bring-in?for=prices');
+  await page.goto('/import?for=prices');
   await page.locator('textarea').fill('part,colour,new,used\ntile 6x6,plum,"1,20",0.80');
   await page.getByRole('button', { name: 'Read the block' }).click();
-  await page.getByRole('button', { name: 'Agree and take them' }).click();
+  await page.getByRole('button', { name: 'Agree and import them' }).click();
   await page.getByLabel('Find a price').fill('6x6 plum');
   await expect(page.getByLabel('New price of tile 6x6 plum')).toHaveValue('1.20');
   await page.getByLabel('New price of tile 6x6 plum').fill('1.35');

@@ -85,7 +85,7 @@ test('the server is killed and started again: what was logged is there', async (
     fs.writeFileSync(`${DATA}/evarn.sqlite`, 'not what it was');
     for (const more of ['-wal', '-shm']) fs.rmSync(`${DATA}/evarn.sqlite${more}`, { force: true });
     server = await start();
-    await page.goto(`http://127.0.0.1:${PORT}/stores`);
+    await page.goto(`http://127.0.0.1:${PORT}/own-parts`);
     await expect(page.getByRole('heading', { name: 'The workspace cannot be opened.' })).toBeVisible();
     await expect(page.getByText(/is damaged/)).toBeVisible();
     await isAccessible(page);

@@ -30,7 +30,7 @@ test('a foreign Host is misdirected, a foreign Origin forbidden', async () => {
   expect((await ask({ host })).status).toBe(200);
   expect((await ask({ host: 'evil.example' })).status).toBe(421);
   expect((await ask({ host, 'x-forwarded-host': 'evil.example' })).status).toBe(421);
-  const post = { path: '/api/turns', method: 'POST' };
+  const post = { path: '/api/undo', method: 'POST' };
   for (const origin of ['http://evil.example', 'null', 'http://127.0.0.1:1', 'http://localhost:3791'])
     expect([origin, (await ask({ host, origin }, post, Buffer.from('{}'))).status]).toEqual([origin, 403]);
   expect((await ask({ host, 'sec-fetch-site': 'cross-site' }, post, Buffer.from('{}'))).status).toBe(403);
@@ -75,7 +75,7 @@ test('the server listens on the loopback only', async () => {
 test('every page carries a strict policy, and its own scripts run under it', async ({ page }) => {
   const errors: string[] = [];
   page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
-  for (const path of ['/', '/bring-in', '/stores', '/prices', '/nowhere']) {
+  for (const path of ['/', '/import', '/own-parts', '/prices', '/nowhere']) {
     const response = await page.goto(path);
     const policy = response?.headers()['content-security-policy'] ?? '';
     expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=]+' 'strict-dynamic'/);
@@ -95,7 +95,7 @@ test('uploads beyond the bounds are refused politely', async ({ page }) => {
     Buffer.alloc(20 * 1024 * 1024 + 1, 0x61),
   );
   expect([large.status, large.text]).toEqual([413, '{"ok":false,"reason":{"fault":"too large"}}']);
-  await page.goto('/bring-in');
+  await page.goto('/import');
   await page.getByLabel('Table file').setInputFiles({
     name: 'long.csv',
     mimeType: 'text/csv',

@@ -52,7 +52,7 @@ test('while the server cannot be reached a line is kept and sent again, once', a
     }
     return route.continue();
   });
-  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.locator('#log-line').fill('-2 plate 2x3 chalk @porch');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/cannot be reached/)).toBeVisible();
   await expect(page.getByText(/cannot be reached/)).toBeHidden({ timeout: 15_000 });
@@ -70,7 +70,7 @@ test('an answer nobody foresaw takes the line back, says so, and locks nothing',
     failing = false;
     return route.fulfill({ status: 500, body: '' });
   });
-  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.locator('#log-line').fill('-2 plate 2x3 chalk @porch');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/failed on the server, and nothing was changed/)).toBeVisible();
   await expect(balance(page)).toContainText('− 0');
@@ -87,7 +87,7 @@ test('what a closed window had not sent is sent at the next opening', async ({ p
   await makeBuild(page, 'Closed too soon', BLOCK);
   await startModification(page, 'Unsent');
   await page.route('**/api/actions', (route) => route.abort());
-  await page.locator('#call-line').fill('-2 plate 2x3 chalk @porch');
+  await page.locator('#log-line').fill('-2 plate 2x3 chalk @porch');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/cannot be reached.*kept here and sent again/)).toBeVisible();
   const asked: string[] = [];

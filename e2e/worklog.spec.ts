@@ -21,8 +21,8 @@ test('planned entries are placed in part, edited, reordered, deleted, and all of
   const row = page.locator('[data-entry="3"]');
   await row.focus();
   await page.keyboard.press('Enter');
-  await expect(page.locator('#call-line')).toHaveValue(/^-2 plate 2x3 chalk/);
-  await page.locator('#call-line').fill('-5 plate 2x3 chalk @porch #gap');
+  await expect(page.locator('#log-line')).toHaveValue(/^-2 plate 2x3 chalk/);
+  await page.locator('#log-line').fill('-5 plate 2x3 chalk @porch #gap');
   await page.keyboard.press('Enter');
   await expect(balance(page)).toContainText('− 5');
   await row.focus();
@@ -65,7 +65,7 @@ test('what-ifs are worked on, compared side by side, adopted and dropped', async
   await expect(sheet.getByRole('row', { name: /Out of pocket/ })).toContainText('£1.80');
   await sheet.getByRole('button', { name: 'Adopt' }).nth(1).click();
   await expect(sheet.getByRole('row', { name: /Recoloured/ })).toHaveText(/Recoloured\s*6\s*10/);
-  await sheet.getByRole('button', { name: 'Drop' }).click();
+  await sheet.getByRole('button', { name: 'Delete' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('v');
   await page.getByLabel('View of the books').selectOption('planned');
@@ -111,17 +111,17 @@ test('zones, phases and modifications are added and renamed; commands are found 
   await expect(page.getByText('Roof ridge · Later')).toBeVisible();
   await page.keyboard.press('k');
   await page.keyboard.press('F1');
-  await expect(page.getByRole('dialog', { name: 'Keys and the call line' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keys and the log line' })).toBeVisible();
 });
 
 test('the line says what is in the way, and offers what would do', async ({ page }) => {
-  await page.locator('#call-line').fill('-2 arch 1x4 ash @porch');
+  await page.locator('#log-line').fill('-2 arch 1x4 ash @porch');
   await expect(page.getByText('No arch 1x4 ash is in Porch. Elsewhere: 12 in Gallery.')).toBeVisible();
-  await page.locator('#call-line').fill('+2 brick 1x2 puce');
+  await page.locator('#log-line').fill('+2 brick 1x2 puce');
   await expect(page.getByText(/is not in the palette/)).toBeVisible();
-  await page.locator('#call-line').fill('2 plates');
+  await page.locator('#log-line').fill('2 plates');
   await expect(page.getByText(/does not begin a change/)).toBeVisible();
-  await page.locator('#call-line').fill('+2 tile 1x2 clear-s');
+  await page.locator('#log-line').fill('+2 tile 1x2 clear-s');
   await page.getByRole('button', { name: 'tile 1x2 clear-sky' }).click();
-  await expect(page.locator('#call-line')).toHaveValue('+2 tile 1x2 clear-sky');
+  await expect(page.locator('#log-line')).toHaveValue('+2 tile 1x2 clear-sky');
 });

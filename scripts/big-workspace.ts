@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { addModification, addZone, logLine, readLine, Workbench } from '../src/core/bench';
+import { addModification, addZone, logLine, readLine, Workbench } from '../src/core/workbench';
 import { PALETTE } from '../src/core/colour';
 import {
   added,
@@ -18,7 +18,7 @@ import { openDatabase, type Handle } from '../src/data/database';
 import { seedDemo } from '../src/demo/seed';
 import { perform } from '../src/server/perform';
 import { takeOpening } from '../src/server/snapshot';
-import { takeBoxes, takePrices, takeStock } from '../src/server/take-in';
+import { importBoxes, importPrices, importStock } from '../src/server/import-rows';
 
 /**
  * Fills a folder with a workspace of the size that is planned for, beside the demo's builds: 300 builds, 15,000 kinds of
@@ -75,7 +75,7 @@ said('the demo');
 const all = kinds(SIZE.kinds);
 const context = () => ({ handle, newId, now: now() });
 must(
-  takePrices(
+  importPrices(
     {
       request: newId(),
       prices: all.map((element) => ({
@@ -89,7 +89,7 @@ must(
   ),
 );
 must(
-  takeStock(
+  importStock(
     {
       request: newId(),
       tray: 'A1',
@@ -120,9 +120,9 @@ function smallBuild(h: Handle, n: number): void {
     lotOf(pick(random, all), between(random, 1, 12)),
   );
   const build = box(`Build ${n + 1}`, `B${n}`, lots);
-  const bench = new Workbench(takeOpening(h, build)!);
+  const workbench = new Workbench(takeOpening(h, build)!);
   const source = { newId, now: now().toISOString() };
-  const made = addModification(bench, 'First', bench.rootZone.id, source);
+  const made = addModification(workbench, 'First', workbench.rootZone.id, source);
   act(build, 'begin', made.diff);
   const open = new Workbench(takeOpening(h, build)!);
   const { part, colour } = splitElementKey(pick(random, lots).element);
@@ -139,7 +139,7 @@ function lotOf(element: ElementKey, qty: number) {
 
 function box(name: string, code: string, lots: ReturnType<typeof lotOf>[]): BuildId {
   const done = must(
-    takeBoxes(
+    importBoxes(
       {
         request: newId(),
         build: { name },
@@ -176,17 +176,17 @@ function longBuild(h: Handle): void {
     'LONG',
     own.map((e) => lotOf(e, 12)),
   );
-  const bench = new Workbench(takeOpening(h, build)!);
-  const root = modelAccount(bench.rootZone.id);
+  const workbench = new Workbench(takeOpening(h, build)!);
+  const root = modelAccount(workbench.rootZone.id);
   const spares = sparesAccount(build);
-  const zones = ['Front', 'Back', 'Roof'].map((n) => addZone(bench, n, bench.rootZone.id, source()));
+  const zones = ['Front', 'Back', 'Roof'].map((n) => addZone(workbench, n, workbench.rootZone.id, source()));
   act(build, 'zones', joinDiffs(...zones.map((z) => z.diff)));
   let no = 0;
   const each = Math.ceil(SIZE.entries / SIZE.modifications);
   for (let m = 0; m < SIZE.modifications; m++) {
     const zone = zones[m % zones.length]!.id;
-    const begun = addModification(bench, `Modification ${m + 1}`, zone, source());
-    bench.apply(begun.diff);
+    const begun = addModification(workbench, `Modification ${m + 1}`, zone, source());
+    workbench.apply(begun.diff);
     act(build, 'begin', begun.diff);
     const entries = Array.from({ length: Math.min(each, SIZE.entries - no) }, (_, k): Entry => {
       const element = own[no % own.length]!;

@@ -5,13 +5,13 @@ import extractTSConfig from 'dependency-cruiser/config-utl/extract-ts-config';
 const MAY_IMPORT = {
   core: [],
   data: ['core'],
-  'stand-ins': ['core'],
+  simulated: ['core'],
   workers: ['core', 'data'],
-  server: ['data', 'stand-ins', 'workers', 'core'],
-  demo: ['server', 'data', 'stand-ins', 'core'],
+  server: ['data', 'simulated', 'workers', 'core'],
+  demo: ['server', 'data', 'simulated', 'core'],
   ui: ['core'],
-  screens: ['ui', 'workers', 'stand-ins', 'core'],
-  app: ['screens', 'ui', 'server', 'data', 'stand-ins', 'core'],
+  screens: ['ui', 'workers', 'simulated', 'core'],
+  app: ['screens', 'ui', 'server', 'data', 'simulated', 'core'],
 };
 
 const folders = Object.keys(MAY_IMPORT);

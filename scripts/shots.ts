@@ -16,7 +16,7 @@ const type = (line: string) => (page: Page) => page.locator('#call-line').fill(l
 
 /** One picture of each main view, from the demo data. */
 const SHOTS: readonly Shot[] = [
-  { name: 'shelf', path: '/' },
+  { name: 'builds', path: '/' },
   {
     name: 'bench',
     build: HOUSE,
@@ -49,7 +49,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'bring-in',
-    path: '/bring-in',
+    path: '/import',
     act: async (page) => {
       const rows = [
         'Description;Shade;How many;Where',
@@ -64,8 +64,8 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Read the block' }).click();
     },
   },
-  { name: 'look-over', build: /Skerry/, path: '/look-over' },
-  { name: 'findings', build: /Skerry/, path: '/look-over', act: (page) => page.keyboard.press('Alt+2') },
+  { name: 'look-over', build: /Skerry/, path: '/inspect' },
+  { name: 'findings', build: /Skerry/, path: '/inspect', act: (page) => page.keyboard.press('Alt+2') },
   { name: 'colour', build: HOUSE, path: '/colour' },
   { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
   {
@@ -78,7 +78,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'make-up',
+    name: 'buying-plan',
     build: HOUSE,
     path: '/parts',
     act: async (page) => {
@@ -91,8 +91,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'put-away', build: HOUSE, path: '/parts', act: (page) => page.keyboard.press('Alt+5') },
   { name: 'pool', build: /Glasshouse/, path: '/parts', act: (page) => page.keyboard.press('Alt+6') },
   {
-    name: 'stores',
-    path: '/stores',
+    name: 'stock',
+    path: '/own-parts',
     act: async (page) => void (await page.getByRole('button', { name: /arch 1x4 kelp/ }).click()),
   },
   { name: 'prices', path: '/prices' },

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { modFileSchema } from '../src/core/formats';
-import { planSchema, requestSchema } from '../src/core/make-up';
+import { planSchema, requestSchema } from '../src/core/sourcing';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */
 const write = (name: string, schema: z.ZodType) =>

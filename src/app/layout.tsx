@@ -1,6 +1,8 @@
 import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import { CommandCentre } from '@/screens/commands';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -15,7 +17,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   await connection();
   return (
     <html lang="en">
-      <body>{children}</body>
+      <body>
+        <NuqsAdapter>
+          {children}
+          <CommandCentre />
+        </NuqsAdapter>
+      </body>
     </html>
   );
 }

@@ -1,15 +1,15 @@
-import { paletteOf, recordSetOf } from '@/core/bench';
+import { paletteOf, recordSetOf } from '@/core/workbench';
 import { readRecords } from '@/data/records';
-import { ShelfScreen } from '@/screens/shelf';
-import { readShelf } from '@/server/shelf';
+import { BuildsScreen } from '@/screens/builds';
+import { readBuilds } from '@/server/build-list';
 import { withWorkspace } from './with-workspace';
 
-export default function ShelfPage() {
+export default function BuildsPage() {
   return withWorkspace((handle) => {
     const custom = readRecords(handle.db, 'customColour').map((record) => ({
       type: 'customColour' as const,
       record,
     }));
-    return <ShelfScreen first={readShelf(handle)} palette={paletteOf(recordSetOf(custom))} />;
+    return <BuildsScreen first={readBuilds(handle)} palette={paletteOf(recordSetOf(custom))} />;
   });
 }

@@ -8,7 +8,7 @@ import {
   placeOf,
   shippedAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   type AccountKey,
   type BalanceRow,
   type Diff,
@@ -23,7 +23,7 @@ function placesOf({ type, record }: TypedRecord): AccountKey[] {
     case 'zone':
       return [modelAccount(record.id)];
     case 'tray':
-      return [storesAccount(record.id)];
+      return [stockAccount(record.id)];
     case 'copy':
       return [shippedAccount(record.id), donorAccount(record.id)];
     case 'order':
@@ -77,7 +77,7 @@ function accountRow(id: AccountKey): typeof accounts.$inferInsert {
     id,
     place,
     zone: place === 'model' ? owner : null,
-    tray: place === 'stores' ? owner : null,
+    tray: place === 'stock' ? owner : null,
     copy: place === 'shipped' || place === 'donor' ? owner : null,
     order: place === 'order' ? owner : null,
     build: place === 'spares' ? owner : null,
@@ -125,7 +125,7 @@ export function leftInPlaces(db: Database, diff: Diff): BalanceRow | undefined {
 const CLOSED = sql`a.place not in ('outside', 'gone', 'shipped')
   and coalesce(a.zone, a.tray, a.copy, a.order_id, a.build) is null`;
 
-/** True when a diff takes away what a place belongs to. */
+/** True when a diff deletes what a place belongs to. */
 export const closesPlace = (diff: Diff, place: AccountKey): boolean =>
   diff.removed.some((r) => placesOf(r).includes(place));
 

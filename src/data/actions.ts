@@ -1,6 +1,5 @@
 import { and, desc, eq, gt, inArray, max, sql } from 'drizzle-orm';
-import { upgradeRecord } from '@/core/formats/upgrade';
-import { invertDiff, type Action, type Diff } from '@/core/ledger';
+import { invertDiff, upgradeDiff, type Action, type Diff } from '@/core/ledger';
 import type { Database } from './database';
 import { actions, actionScopes, changes } from './schema';
 
@@ -19,13 +18,13 @@ export interface FeedItem {
 }
 
 /** An action in an undo list: what undo or redo would turn next. */
-export interface TurnTarget {
+export interface UndoTarget {
   readonly id: string;
   readonly label: string;
 }
 
 /** An action as kept. */
-export interface KeptAction extends TurnTarget {
+export interface KeptAction extends UndoTarget {
   readonly diff: Diff;
 }
 
@@ -107,7 +106,7 @@ function setState(db: Database, action: string, state: string): void {
 }
 
 /** Writes down that an action was undone or redone. */
-export function keepTurn(
+export function keepUndoStep(
   db: Database,
   step: { request: string; action: string; direction: 'undo' | 'redo'; content: string },
 ): number {
@@ -126,7 +125,7 @@ function keepStep(
 }
 
 /** The action that undo or redo would turn next in a scope. */
-export function nextTarget(db: Database, scope: string, direction: 'undo' | 'redo'): TurnTarget | undefined {
+export function nextTarget(db: Database, scope: string, direction: 'undo' | 'redo'): UndoTarget | undefined {
   return db
     .select({ id: actions.id, label: actions.label })
     .from(actionScopes)
@@ -140,27 +139,22 @@ export function nextTarget(db: Database, scope: string, direction: 'undo' | 'red
 }
 
 /** The same, with the difference that turning it makes. */
-export function nextTurn(db: Database, scope: string, direction: 'undo' | 'redo'): KeptAction | undefined {
+export function nextUndoStep(
+  db: Database,
+  scope: string,
+  direction: 'undo' | 'redo',
+): KeptAction | undefined {
   const target = nextTarget(db, scope, direction);
   if (!target) return undefined;
   const row = db.select({ diff: actions.diff }).from(actions).where(eq(actions.id, target.id)).get();
   return row && { ...target, diff: directed(row.diff as Diff, direction) };
 }
 
-/** A diff as an earlier program kept it, with its records in today's shape. */
-export const upgradeDiff = (diff: Diff): Diff => ({
-  added: diff.added.map((r) => ({ ...r, record: upgradeRecord(r.type, r.record) }) as typeof r),
-  removed: diff.removed.map((r) => ({ ...r, record: upgradeRecord(r.type, r.record) }) as typeof r),
-  changed: diff.changed.map(
-    (c) => ({ ...c, from: upgradeRecord(c.type, c.from), to: upgradeRecord(c.type, c.to) }) as typeof c,
-  ),
-});
-
 /** What undo and redo would turn in a scope, without reading the diffs. */
-export const turnTargets = (
+export const undoTargets = (
   db: Database,
   scope: string,
-): { undo: TurnTarget | null; redo: TurnTarget | null } => ({
+): { undo: UndoTarget | null; redo: UndoTarget | null } => ({
   undo: nextTarget(db, scope, 'undo') ?? null,
   redo: nextTarget(db, scope, 'redo') ?? null,
 });

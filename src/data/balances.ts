@@ -3,11 +3,11 @@ import type { BalanceRow } from '@/core/ledger';
 import type { Database } from './database';
 
 /**
- * Balances that the entries of other builds and of the stores leave at shared places (stores, and whatever else they
+ * Balances that the entries of other builds and of own parts leave at shared places (own parts, and whatever else they
  * touch): what the done ones come to, or what the planned ones would change. What-if entries are nobody's plan yet and are
  * left out.
  */
-export function backgroundBalances(
+export function balancesElsewhere(
   db: Database,
   exceptBuild: string,
   of: 'done' | 'planned',
@@ -21,16 +21,16 @@ export function backgroundBalances(
   return db.all<BalanceRow>(sql`
     select account, element, grade, sum(qty) as qty from (
       select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
-        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.to_account glob 'stores:*' ${some}
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.to_account glob 'stock:*' ${some}
       union all
       select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
-        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.from_account glob 'stores:*' ${some}
+        where ${state} and (e.build is null or e.build <> ${exceptBuild}) and m.from_account glob 'stock:*' ${some}
     ) group by account, element, grade having sum(qty) <> 0`);
 }
 
-/** What is in the stores now, by tray, element and grade. */
-export function storesBalances(db: Database): BalanceRow[] {
-  return backgroundBalances(db, '', 'done');
+/** What is in own parts now, by tray, element and grade. */
+export function stockBalances(db: Database): BalanceRow[] {
+  return balancesElsewhere(db, '', 'done');
 }
 
 /** Done balances below zero of real places, among some accounts: the law that every write is checked against. */

@@ -3,13 +3,13 @@ import { elementSchema, recordSchema } from '@/core/formats/record-schemas';
 import {
   entryFault,
   RECORD_TYPES,
+  upgradeDiff,
   zoneTreeFault,
   type Diff,
   type Entry,
   type RecordType,
 } from '@/core/ledger';
 import { leftInClosed } from './accounts';
-import { upgradeDiff } from './actions';
 import { readCatalogue, readSetLots } from './catalogue';
 import type { Database } from './database';
 import { readRecords } from './records';

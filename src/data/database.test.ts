@@ -7,7 +7,7 @@ import {
   changed,
   joinDiffs,
   modelAccount,
-  storesAccount,
+  stockAccount,
   RECORD_TYPES,
   removed,
   type AccountKey,
@@ -22,11 +22,11 @@ import {
   type CountLineId,
   type ExposureId,
   type FindingId,
-  type KeptId,
+  type KeptAssemblyId,
   type PartId,
   type PoolModelId,
   type ReadingId,
-  type WatchId,
+  type WaitingId,
   type WhiteningId,
   type WhatIfId,
   type ZoneId,
@@ -55,9 +55,9 @@ afterEach(() => folders.splice(0).forEach((f) => fs.rmSync(f, { recursive: true,
 
 const ELEMENT = el('plate 2x3', 'chalk');
 const OF_LOT = { build: BUILD, zone: ZONES[1]!.id, element: ELEMENT };
-/** What is seen and measured when a set is looked over: one record of each type. */
-const SURVEY: Diff = joinDiffs(
-  added('surveyCard', {
+/** What is seen and measured when a set is inspected: one record of each type. */
+const INSPECTED: Diff = joinDiffs(
+  added('inspectionCard', {
     id: BUILD,
     build: BUILD,
     display: 'one side',
@@ -80,7 +80,7 @@ const SURVEY: Diff = joinDiffs(
   added('finding', {
     id: asId<FindingId>('f1'),
     build: BUILD,
-    kind: 'slip',
+    kind: 'mismatch',
     zone: ZONES[1]!.id,
     lots: [{ element: ELEMENT, qty: 2 }],
     to: el('plate 2x3', 'ash'),
@@ -113,7 +113,7 @@ const SURVEY: Diff = joinDiffs(
   }),
   added('exposure', { ...OF_LOT, id: asId<ExposureId>('e1'), seen: 'top', hidden: 3 }),
   added('scheme', { id: ZONES[1]!.id, build: BUILD, zone: ZONES[1]!.id, colours: [asId<ColourId>('ash')] }),
-  added('leftSlip', { ...OF_LOT, id: 'l1', reason: 'liked' }),
+  added('leftMismatch', { ...OF_LOT, id: 'l1', reason: 'liked' }),
   added('whitening', {
     id: asId<WhiteningId>('w1'),
     build: BUILD,
@@ -127,18 +127,21 @@ const SURVEY: Diff = joinDiffs(
     note: 'n',
   }),
   added('madeIn', { id: ELEMENT, element: ELEMENT, from: 1999, to: null }),
-  added('setting', { id: 'fading', values: [1, 2, 3, 4] }),
-  added('watch', {
-    id: asId<WatchId>('w'),
+  added('fadingGrades', { id: 'fading', from: [1, 2, 3, 4] }),
+  added('simulatedClock', { id: 'clock', daysAhead: 12 }),
+  added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true }),
+  added('claimRank', { id: BUILD, rank: 2 }),
+  added('waiting', {
+    id: asId<WaitingId>('w'),
     element: ELEMENT,
     qty: 3,
     note: 'for the roof',
     at: '2026-11-25',
   }),
-  added('kept', {
-    id: asId<KeptId>('k'),
+  added('keptAssembly', {
+    id: asId<KeptAssemblyId>('k'),
     name: 'Lamp table',
-    account: storesAccount(TRAYS[0]!),
+    account: stockAccount(TRAYS[0]!),
     lots: [{ element: ELEMENT, qty: 2 }],
   }),
   added('poolModel', {
@@ -177,7 +180,7 @@ const EVERYTHING: Diff = joinDiffs(
   }),
   added('colourAlias', { id: 'old fog', colour: asId<ColourId>('fog') }),
   added('columnMemory', { id: 'a b', roles: ['name', 'qty'] }),
-  SURVEY,
+  INSPECTED,
   added('entry', ...randomLog(4, 60).entries),
 );
 

@@ -12,7 +12,7 @@ export interface KeptPhoto {
 }
 
 /** Keeps a photo. One with the same name is there already when the same upload was sent twice: then nothing changes. */
-export const keepPhoto = (db: Database, photo: KeptPhoto): void => {
+export const storePhoto = (db: Database, photo: KeptPhoto): void => {
   db.insert(photos).values(photo).onConflictDoNothing().run();
 };
 

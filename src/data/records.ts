@@ -1,5 +1,6 @@
-import { asc, eq, getTableColumns, inArray, max, sql, type SQL } from 'drizzle-orm';
+import { asc, eq, getTableColumns, inArray, sql, type SQL } from 'drizzle-orm';
 import {
+  isOfBuild,
   RECORD_TYPES,
   type Diff,
   type Entry,
@@ -10,69 +11,14 @@ import {
 } from '@/core/ledger';
 import { openPlaces } from './accounts';
 import type { Database } from './database';
-import * as t from './schema';
+import { movements, recordTable as tableOf } from './schema';
 
-const TABLES = {
-  build: t.builds,
-  copy: t.copies,
-  zone: t.zones,
-  phase: t.phases,
-  modification: t.modifications,
-  whatIf: t.whatIfs,
-  assembly: t.assemblies,
-  order: t.orders,
-  tray: t.trays,
-  price: t.prices,
-  customColour: t.customColours,
-  colourAlias: t.colourAliases,
-  columnMemory: t.columnMemories,
-  surveyCard: t.surveyCards,
-  countLine: t.countLines,
-  finding: t.findings,
-  reading: t.readings,
-  exposure: t.exposures,
-  scheme: t.schemes,
-  leftSlip: t.leftSlips,
-  whitening: t.whitenings,
-  madeIn: t.madeIns,
-  setting: t.settings,
-  watch: t.watches,
-  kept: t.keptAssemblies,
-  poolModel: t.poolModels,
-  entry: t.entries,
-} satisfies Record<RecordType, unknown>;
-
-/** Tables whose records belong to a build. */
-const OF_BUILD = [
-  'copy',
-  'zone',
-  'phase',
-  'modification',
-  'whatIf',
-  'assembly',
-  'order',
-  'surveyCard',
-  'countLine',
-  'finding',
-  'exposure',
-  'scheme',
-  'leftSlip',
-  'whitening',
-  'poolModel',
-  'entry',
-] as const;
-type OfBuild = (typeof OF_BUILD)[number];
-
-const isOfBuild = (type: RecordType): type is OfBuild => (OF_BUILD as readonly string[]).includes(type);
-
-type AnyTable = typeof t.builds;
-const tableOf = (type: RecordType): AnyTable => TABLES[type] as unknown as AnyTable;
 const CHUNK = 400;
 
 /** Records of a type, all of them or those of one build. */
 export function readRecords<T extends RecordType>(db: Database, type: T, build?: string): RecordTypes[T][] {
   const table = tableOf(type);
-  const ofBuild = build !== undefined && isOfBuild(type) ? eq(TABLES[type].build, build) : undefined;
+  const ofBuild = build !== undefined && isOfBuild(type) ? eq(table.build!, build) : undefined;
   return readWhere(
     db,
     type,
@@ -103,22 +49,11 @@ export function numbersIn(
   type: 'entry' | 'modification',
   build: string,
 ): { readonly top: number; all(): number[] } {
-  const table = type === 'entry' ? t.entries : t.modifications;
-  const ofBuild = eq(table.build, build);
-  const top = db
-    .select({ no: max(table.no) })
-    .from(table)
-    .where(ofBuild)
-    .get()?.no;
+  const table = tableOf(type);
+  const top = db.get<{ top: number | null }>(sql`select max(no) as top from ${table} where build = ${build}`);
   return {
-    top: top ?? 0,
-    all: () =>
-      db
-        .select({ no: table.no })
-        .from(table)
-        .where(ofBuild)
-        .all()
-        .map((r) => r.no),
+    top: top?.top ?? 0,
+    all: () => db.all<{ no: number }>(sql`select no from ${table} where build = ${build}`).map((r) => r.no),
   };
 }
 
@@ -138,9 +73,9 @@ function withMovements(db: Database, rows: readonly Entry[]): Entry[] {
     const ids = rows.slice(i, i + CHUNK).map((r) => r.id);
     const found = db
       .select()
-      .from(t.movements)
-      .where(inArray(t.movements.entry, ids))
-      .orderBy(asc(t.movements.entry), asc(t.movements.place))
+      .from(movements)
+      .where(inArray(movements.entry, ids))
+      .orderBy(asc(movements.entry), asc(movements.place))
       .all();
     for (const { entry, place: _place, ...m } of found) byEntry.get(entry)?.push(m as unknown as Movement);
   }
@@ -184,7 +119,7 @@ function insert(db: Database, type: RecordType, records: readonly TypedRecord[])
 function insertMovements(db: Database, entry: Entry): void {
   for (let i = 0; i < entry.movements.length; i += CHUNK) {
     const rows = entry.movements.slice(i, i + CHUNK).map((m, k) => ({ ...m, entry: entry.id, place: i + k }));
-    db.insert(t.movements).values(rows).run();
+    db.insert(movements).values(rows).run();
   }
 }
 
@@ -194,7 +129,7 @@ function update(db: Database, type: RecordType, record: { id: string }): void {
     .where(eq(tableOf(type).id, record.id))
     .run();
   if (type !== 'entry') return;
-  db.delete(t.movements).where(eq(t.movements.entry, record.id)).run();
+  db.delete(movements).where(eq(movements.entry, record.id)).run();
   insertMovements(db, record as Entry);
 }
 

@@ -18,8 +18,8 @@ export const HULL_AGES: readonly (readonly [part: string, ages: readonly number[
   ['slope 45 2x2', [...rep(7.6, 8), ...rep(14.8, 4)]],
 ];
 
-/** Chalk bricks in the stores that have aged like the hull. */
-export const STORES_AGES: readonly (readonly [tray: string, part: string, ages: readonly number[]])[] = [
+/** Chalk bricks in own parts that have aged like the hull. */
+export const STOCK_AGES: readonly (readonly [tray: string, part: string, ages: readonly number[]])[] = [
   ['A2', 'brick 2x4', rep(8.3, 9)],
   ['A1', 'brick 1x4', rep(8.1, 8)],
 ];

@@ -1,16 +1,16 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { openStandIns, sparesAccount } from '@/core/ledger';
+import { openPlaceholders, sparesAccount } from '@/core/ledger';
 import { partOf, splitElementKey } from '@/core/parts';
 import { PALETTE } from '@/core/colour';
 import { openDatabase, type Handle } from '@/data/database';
 import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
 import { needOf } from '@/core/supply';
-import { compareSchools, completeness, fadingByZone } from '@/core/survey';
+import { compareOptions, completeness, fadingByZone } from '@/core/inspection';
 import { openWorkbench } from '@/server/snapshot';
 import { DEMO_SETS, seedDemo } from './seed';
 import { piecesIn } from './sets/set-text';
-import { demoStores } from './stores';
+import { demoOwnParts } from './own-parts';
 
 let handle: Handle;
 beforeAll(() => {
@@ -18,7 +18,7 @@ beforeAll(() => {
   seedDemo(handle);
 });
 
-const bench = (name: RegExp) => {
+const workbench = (name: RegExp) => {
   const build = readRecords(handle.db, 'build').find((b) => name.test(b.name));
   if (!build) throw new Error(`no build ${name}`);
   return openWorkbench(handle, build.id)!;
@@ -35,42 +35,42 @@ describe('the demo', () => {
     ]);
     expect(DEMO_SETS[2]!.lots.length).toBeGreaterThan(1090);
     const known = new Set<string>(PALETTE.map((c) => c.id));
-    for (const { element } of [...DEMO_SETS.flatMap((s) => s.lots), ...demoStores()]) {
+    for (const { element } of [...DEMO_SETS.flatMap((s) => s.lots), ...demoOwnParts()]) {
       const { part, colour } = splitElementKey(element);
       expect([element, partOf(part).read, known.has(colour)]).toEqual([element, true, true]);
     }
   });
 
-  it('has stores of 3,000 pieces in trays, and a price for every part in a box', () => {
-    expect(demoStores().reduce((s, l) => s + l.qty, 0)).toBe(3000);
+  it('has own parts of 3,000 pieces in trays, and a price for every part in a box', () => {
+    expect(demoOwnParts().reduce((s, l) => s + l.qty, 0)).toBe(3000);
     expect(readRecords(handle.db, 'tray').length).toBeGreaterThan(8);
     const priced = new Set(readRecords(handle.db, 'price').map((p) => p.element));
     expect(DEMO_SETS.flatMap((s) => s.lots).filter((l) => !priced.has(l.element))).toEqual([]);
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {
-    const house = bench(/Lightkeeper/);
+    const house = workbench(/Lightkeeper/);
     const f = house.built.figures({ of: 'build' });
     expect(house.modifications.length).toBeGreaterThanOrEqual(6);
     expect(f.shipped).toBe(412);
-    expect(f.onModel).toBe(412 + f.in - f.out - f.missing + f.madeGood);
+    expect(f.onModel).toBe(412 + f.in - f.out - f.missing + f.missingReplaced);
     expect(f.sparesLeft).toBe(house.built.balances.total(sparesAccount(house.build)));
     for (const figure of [
       'out',
       'in',
       'recoloured',
-      'refreshed',
+      'renewed',
       'missing',
-      'madeGood',
+      'missingReplaced',
       'moved',
       'usedAgain',
-      'fromStores',
+      'fromStock',
       'bought',
       'outOfPocket',
       'sharedCost',
     ] as const)
       expect([figure, f[figure] > 0]).toEqual([figure, true]);
-    expect(openStandIns(house.built.entries).length).toBeGreaterThan(0);
+    expect(openPlaceholders(house.built.entries).length).toBeGreaterThan(0);
     expect(house.records.whatIf.size).toBe(2);
     expect(house.records.assembly.size).toBe(1);
     expect(new Set(house.entries.map((e) => e.state))).toEqual(new Set(['done', 'planned']));
@@ -86,8 +86,8 @@ describe('the demo', () => {
     expect(all(again)).toBe(all(handle));
   });
 
-  it('has a ferry half looked over: parts missing, a yellowed hull, bare stickers and two bad readings', () => {
-    const ferry = bench(/Skerry/);
+  it('has a ferry half inspected: parts missing, a yellowed hull, bare stickers and two bad readings', () => {
+    const ferry = workbench(/Skerry/);
     const report = completeness(ferry);
     expect(report.missing.length).toBeGreaterThan(5);
     expect(report.counted).toBeGreaterThan(10);
@@ -98,16 +98,16 @@ describe('the demo', () => {
     expect(rows.some((r) => r.grade === 'bare')).toBe(true);
     const [hull] = fadingByZone(ferry);
     expect(hull!.largest).toBeGreaterThan(8);
-    const schools = compareSchools(ferry, hull!.zone, hull!.colour)!;
-    expect(schools.recommended).toBe('match by age');
+    const options = compareOptions(ferry, hull!.zone, hull!.colour)!;
+    expect(options.recommended).toBe('match by age');
     expect([...ferry.records.finding.values()].some((f) => f.photo)).toBe(true);
   });
 
   it('has a house with a need of about 60 lots, and a glasshouse bound to its two trams', () => {
-    const need = needOf(bench(/Lightkeeper/));
+    const need = needOf(workbench(/Lightkeeper/));
     expect(need.lots.length).toBeGreaterThanOrEqual(50);
     expect(need.lots.some((l) => l.hidden)).toBe(true);
-    const glass = bench(/Glasshouse/);
+    const glass = workbench(/Glasshouse/);
     expect([...glass.records.copy.values()].map((c) => c.setName)).toEqual([
       'Night Tram Nine',
       'Night Tram Nine',

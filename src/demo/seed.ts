@@ -8,7 +8,7 @@ import {
   Workbench,
   type Command,
   type Source,
-} from '../core/bench';
+} from '../core/workbench';
 import { added, joinDiffs, type Modification } from '../core/ledger';
 import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import {
@@ -24,8 +24,8 @@ import type { Handle } from '../data/database';
 import { writeSet } from '../data/catalogue';
 import { perform } from '../server/perform';
 import { takeSnapshot } from '../server/snapshot';
-import { takeBoxes, takePrices, takeStock } from '../server/take-in';
-import type { TakeBoxes } from '../server/take-in-schemas';
+import { importBoxes, importPrices, importStock } from '../server/import-rows';
+import type { ImportBoxes } from '../server/import-schemas';
 import { demoPrice } from './prices';
 import { harbourFerry } from './sets/harbour-ferry';
 import { icebreaker } from './sets/icebreaker';
@@ -33,10 +33,10 @@ import { kitchenGarden } from './sets/kitchen-garden';
 import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
-import { stockStores } from './stock-stores';
+import { fillOwnParts } from './fill-own-parts';
 import { GLASSHOUSE_STORY, ICEBREAKER_LATER, ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
-import { demoStores } from './stores';
-import { surveyFerry, surveyHouse } from './surveys';
+import { demoOwnParts } from './own-parts';
+import { inspectFerry, inspectHouse } from './inspections';
 
 export const DEMO_SETS: readonly DemoSet[] = [
   lightkeepersHouse,
@@ -58,7 +58,7 @@ export function seedDemo(handle: Handle): void {
   const nothing = { made: [], matched: [] };
   for (const set of DEMO_SETS) writeSet(handle.db, set, set.lots);
   must(
-    takePrices(
+    importPrices(
       {
         request: newId(),
         prices: pricedElements().map((element) => ({ element, ...demoPrice(element) })),
@@ -68,28 +68,28 @@ export function seedDemo(handle: Handle): void {
       context(),
     ),
   );
-  const stock = demoStores().map((l) => ({ ...l, worth: null }));
-  must(takeStock({ request: newId(), tray: 'A1', lots: stock, colours: nothing, memory: null }, context()));
+  const stock = demoOwnParts().map((l) => ({ ...l, worth: null }));
+  must(importStock({ request: newId(), tray: 'A1', lots: stock, colours: nothing, memory: null }, context()));
   const ferry = boxes(harbourFerry, 'Skerry, as unpacked', 'second-hand', 3200);
-  const skerry = must(takeBoxes({ ...ferry, request: newId() }, context()));
-  surveyFerry(handle, skerry.build, newId, clock);
+  const skerry = must(importBoxes({ ...ferry, request: newId() }, context()));
+  inspectFerry(handle, skerry.build, newId, clock);
   const ship = must(
-    takeBoxes({ ...boxes(icebreaker, 'Northern Reach', 'new', 42900), request: newId() }, context()),
+    importBoxes({ ...boxes(icebreaker, 'Northern Reach', 'new', 42900), request: newId() }, context()),
   );
   tell(handle, ship.build, ICEBREAKER_STORY, newId, clock);
   const trams = boxes(nightTram, 'Glasshouse from two night trams', 'second-hand', 1850);
   const glass = must(
-    takeBoxes(
+    importBoxes(
       { ...trams, boxes: trams.boxes.map((b) => ({ ...b, copies: 2 })), request: newId() },
       context(),
     ),
   );
   tell(handle, glass.build, GLASSHOUSE_STORY, newId, clock);
-  const house = must(takeBoxes({ ...agedHouse(), request: newId() }, context()));
+  const house = must(importBoxes({ ...agedHouse(), request: newId() }, context()));
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
-  surveyHouse(handle, house.build, newId, clock);
+  inspectHouse(handle, house.build, newId, clock);
   tell(handle, ship.build, ICEBREAKER_LATER, newId, clock);
-  stockStores(handle, glass.build, newId, clock);
+  fillOwnParts(handle, glass.build, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {
@@ -102,7 +102,7 @@ function boxes(
   name: string,
   condition: 'new' | 'second-hand',
   price: number,
-): Omit<TakeBoxes, 'request'> {
+): Omit<ImportBoxes, 'request'> {
   const lots = set.lots.map((l) => ({ ...l, condition: null }));
   const box = {
     setName: set.name,
@@ -117,7 +117,7 @@ function boxes(
 }
 
 /** The second-hand house: nine of the tower's chalk bricks have stood in the sun. */
-function agedHouse(): Omit<TakeBoxes, 'request'> {
+function agedHouse(): Omit<ImportBoxes, 'request'> {
   const whole = boxes(lightkeepersHouse, "Lightkeeper's House", 'second-hand', 4650);
   const aged = elementKey('brick 1x1' as never, 'chalk' as never);
   const lots = (whole.boxes[0]?.lots ?? []).flatMap((l) =>
@@ -131,11 +131,11 @@ function agedHouse(): Omit<TakeBoxes, 'request'> {
   return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, lots })) };
 }
 
-/** What the price book knows: all that is in the sets and stores, and the house's parts in the colours it is worked in. */
+/** What the price book knows: all that is in the sets and own parts, and the house's parts in the colours it is worked in. */
 function pricedElements(): ElementKey[] {
   const known = new Set<ElementKey>([
     ...DEMO_SETS.flatMap((s) => s.lots.map((l) => l.element)),
-    ...demoStores().map((l) => l.element),
+    ...demoOwnParts().map((l) => l.element),
   ]);
   for (const { element } of [...lightkeepersHouse.lots, ...harbourFerry.lots]) {
     if (splitElementKey(element).print) continue;
@@ -169,7 +169,7 @@ function tell(
   clock: Clock,
 ): void {
   if (!build) throw new Error('a story needs a build');
-  const bench = () => {
+  const workbench = () => {
     const snapshot = takeSnapshot(handle, build);
     if (!snapshot) throw new Error(`no build ${build}`);
     return snapshot;
@@ -186,8 +186,8 @@ function tell(
   for (const step of story)
     playStep(
       step,
-      () => new Workbench(bench()),
-      (w) => new Workbench(bench(), w),
+      () => new Workbench(workbench()),
+      (w) => new Workbench(workbench(), w),
       act,
       source,
     );
@@ -205,13 +205,13 @@ function playStep(
     if (!found) throw new Error(`the story has no modification ${title}`);
     return found;
   };
-  const log = (bench: Workbench, modification: Modification, line: string, planned: boolean) => {
-    const reading = readLine(bench, line, { modification, planned });
+  const log = (workbench: Workbench, modification: Modification, line: string, planned: boolean) => {
+    const reading = readLine(workbench, line, { modification, planned });
     if (!reading.ready)
       throw new Error(
         `the story cannot log ${line}: ${JSON.stringify([reading.problems, reading.clauses.map((c) => c.problem ?? c.understood)])}`,
       );
-    act(logLine(bench, reading, line, source()));
+    act(logLine(workbench, reading, line, source()));
   };
   switch (step.do) {
     case 'modification': {
@@ -220,16 +220,23 @@ function playStep(
       return;
     }
     case 'place': {
-      const bench = open();
-      const entries = bench.entries.filter((e) => e.note === step.match && e.state === 'planned');
-      act(must(markDone(bench, entries, source(), step.steps)));
+      const workbench = open();
+      const entries = workbench.entries.filter((e) => e.note === step.match && e.state === 'planned');
+      act(must(markDone(workbench, entries, source(), step.steps)));
       return;
     }
     case 'order': {
-      const bench = open();
-      const entries = toBuy(bench.entries.filter((e) => e.modification === byTitle(step.modification).id));
+      const workbench = open();
+      const entries = toBuy(
+        workbench.entries.filter((e) => e.modification === byTitle(step.modification).id),
+      );
       act(
-        placeOrder(bench, entries, { seller: step.seller, postage: step.postage, due: step.due }, source()),
+        placeOrder(
+          workbench,
+          entries,
+          { seller: step.seller, postage: step.postage, due: step.due },
+          source(),
+        ),
       );
       return;
     }
@@ -245,20 +252,25 @@ function playStep(
 }
 
 function startModification(
-  bench: Workbench,
+  workbench: Workbench,
   step: Extract<Step, { do: 'modification' }>,
   source: Source,
 ): Command {
-  const zone = bench.zones.find((z) => z.name === step.zone);
+  const zone = workbench.zones.find((z) => z.name === step.zone);
   if (!zone) throw new Error(`the story has no zone ${step.zone}`);
-  const phases = [...bench.records.phase.values()];
+  const phases = [...workbench.records.phase.values()];
   const old = phases.find((p) => p.name === step.phase);
   const phase = step.phase ? (old?.id ?? asId<PhaseId>(source.newId())) : null;
-  const made = addModification(bench, step.title, zone.id, source);
+  const made = addModification(workbench, step.title, zone.id, source);
   const record = made.diff.added[0]?.record as Modification;
   const fresh =
     phase && !old
-      ? added('phase', { id: phase, build: bench.build, name: step.phase ?? '', position: phases.length + 1 })
+      ? added('phase', {
+          id: phase,
+          build: workbench.build,
+          name: step.phase ?? '',
+          position: phases.length + 1,
+        })
       : joinDiffs();
   return {
     label: made.label,

@@ -24,7 +24,7 @@ export type Step =
       readonly lines: readonly string[];
     };
 
-/** The lightkeeper's house, worked on for a while. Every line is a call line, so the books make the figures. */
+/** The lightkeeper's house, worked on for a while. Every line is a log line, so the books make the figures. */
 export const LIGHTKEEPERS_STORY: readonly Step[] = [
   {
     do: 'modification',
@@ -44,7 +44,7 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     zone: 'Tower foot',
     phase: 'Put right',
     why: 'Two greys in one wall.',
-    lines: ['~18 brick 1x2 slate > ash #slip'],
+    lines: ['~18 brick 1x2 slate > ash #mismatch'],
   },
   {
     do: 'modification',
@@ -62,12 +62,12 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     zone: 'Quay',
     phase: 'Grow',
     why: 'The door opened onto nothing.',
-    note: 'Rock face first, then the slip, then the doors.',
+    note: 'Rock face first, then the mismatch, then the doors.',
     lines: [
-      '-4 slope 45 2x2 slate @tower foot #fit "rock face cut back for the slip"',
-      '+24 brick 1x4 ash from stores "quay wall, laid across the joints"',
+      '-4 slope 45 2x2 slate @tower foot #fit "rock face cut back for the mismatch"',
+      '+24 brick 1x4 ash from own parts "quay wall, laid across the joints"',
       '+10 brick 1x2 slate hidden from spares "core of the quay"',
-      '+6 plate 2x4 ash hidden at 0.05 "under the slip"',
+      '+6 plate 2x4 ash hidden at 0.05 "under the mismatch"',
       '+3 window 1x2x2 chalk at 0.95',
       '?5 brick 1x2 amber for dune at 0.09',
       '+20 tile 1x2 bark plan "treads"',
@@ -81,7 +81,7 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     zone: 'House front',
     phase: 'Grow',
     why: 'One pair of blue doors on a green-trimmed house.',
-    lines: ['~2 boat door 1x6 deep > kelp #slip plan'],
+    lines: ['~2 boat door 1x6 deep > kelp #mismatch plan'],
   },
   {
     do: 'order',
@@ -92,17 +92,17 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
   },
   {
     do: 'modification',
-    title: 'Refresh the sun-struck bands',
+    title: 'Renew the sun-struck bands',
     zone: 'Tower',
     phase: 'Put right',
-    lines: ['%9 brick 1x1 chalk #faded from stores'],
+    lines: ['%9 brick 1x1 chalk #faded from own parts'],
   },
   {
     do: 'modification',
     title: 'Hang the storm shutters',
     zone: 'House front',
     phase: 'Grow',
-    lines: ['+6 shutter 1x2x2 kelp, +12 round plate 1x1 soot from stores #style'],
+    lines: ['+6 shutter 1x2x2 kelp, +12 round plate 1x1 soot from own parts #style'],
   },
   {
     do: 'modification',
@@ -213,6 +213,6 @@ export const ICEBREAKER_LATER: readonly Step[] = [
     do: 'modification',
     title: 'Deck rail',
     zone: 'Helideck',
-    lines: ['+9 fence 1x4 slate, +2 brick 1x4 ash from stores plan'],
+    lines: ['+9 fence 1x4 slate, +2 brick 1x4 ash from own parts plan'],
   },
 ];

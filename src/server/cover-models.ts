@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { recordSchema } from '@/core/formats/record-schemas';
-import { coverProgramme, type Cover, type CoverBox, type CoverModel, type MarketBox } from '@/core/supply';
+import { coverModel, type Cover, type CoverBox, type CoverModel, type MarketBox } from '@/core/supply';
 import type { Handle } from '@/data/database';
-import { solveProgramme } from './solve-programme';
+import { solveLinearModel } from './solve-linear-model';
 import { boxesForSale } from './market';
 
 const SECONDS = 8;
@@ -38,7 +38,7 @@ export async function coverModels(
     most: b.copies,
     lots: b.lots,
   }));
-  const { programme, decode } = coverProgramme(boxes, models as readonly CoverModel[]);
-  const { values, optimal } = await solveProgramme(programme, SECONDS, signal);
+  const { linearModel, decode } = coverModel(boxes, models as readonly CoverModel[]);
+  const { values, optimal } = await solveLinearModel(linearModel, SECONDS, signal);
   return values && { ...decode(values), proven: optimal, boxes };
 }

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
-import type { MakeUpPlan } from '@/core/make-up';
+import type { BuyingPlan } from '@/core/sourcing';
 import { finishedPlan, keepFinished } from './finished-runs';
 
-const plan = (cost: number) => ({ cost }) as MakeUpPlan;
+const plan = (cost: number) => ({ cost }) as BuyingPlan;
 
 it('keeps the plans of the last runs, and lets the oldest go', () => {
   for (let n = 0; n < 25; n++) keepFinished(`run ${n}`, plan(n));

@@ -5,18 +5,18 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import writeXlsxFile from 'write-excel-file/node';
-import { planSchema } from '@/core/make-up';
+import { planSchema } from '@/core/sourcing';
 import { between, pick, seededRandom, type Random } from '@/core/shared/random';
-import { faultsOf, randomProblem } from '@/core/testing/make-up';
+import { faultsOf, randomProblem } from '@/core/testing/sourcing';
 import { booksFault } from '@/data/check-books';
 import { countingIds } from '@/core/shared/ids';
 import { readBytes } from '@/workers/read-table/read-bytes';
-import { requestFault } from '@/workers/make-up/read-request';
+import { requestFault } from '@/workers/sourcing/read-request';
 import { prepare } from '@/workers/restore/prepare';
-import { bringModFile } from './bring-mod-file';
-import { solveMakeUp } from './solve-make-up';
-import { takeAway } from './take-away';
-import { takePhoto } from './take-photo';
+import { importModFile } from './import-mod-file';
+import { solveSourcing } from './solve-sourcing';
+import { exportFile } from './export-file';
+import { keepPhoto } from './keep-photo';
 import { NOW, testBuild, type TestBuild } from './testing/workspace';
 
 /**
@@ -139,13 +139,13 @@ describe.each([SEED])('seed %i', (seed) => {
 
   it('mod files, bent and damaged: the books stay lawful', () => {
     const random = seededRandom(seed + 2);
-    const text = takeAway(t.handle, t.build, 'mod.json')!.text;
+    const text = exportFile(t.handle, t.build, 'mod.json')!.text;
     for (let n = 0; n < CASES * 2; n++) {
       const file =
         n % 2
           ? JSON.stringify(bent(JSON.parse(text), random, 0.002))
           : Buffer.from(damaged(Buffer.from(text), random)).toString();
-      const done = bringModFile(file ?? '', `f${n}`, {
+      const done = importModFile(file ?? '', `f${n}`, {
         handle: t.handle,
         newId: countingIds(`f${n}`),
         now: NOW,
@@ -184,7 +184,7 @@ describe.each([SEED])('seed %i', (seed) => {
       await picture.webp().toBuffer(),
     ];
     for (let n = 0; n < CASES; n++) {
-      const done = await takePhoto(
+      const done = await keepPhoto(
         damaged(pick(random, goods), random),
         t.build,
         t.handle,
@@ -203,7 +203,7 @@ describe.each([SEED])('seed %i', (seed) => {
       Buffer.from(bytes).write(wish);
       const read = requestFault({ bytes, key: `${n}` });
       if (!('problem' in read) || n % 6 !== 0) continue;
-      const plan = await solveMakeUp(read.problem, { iterations: 3 });
+      const plan = await solveSourcing(read.problem, { iterations: 3 });
       expect(planSchema.safeParse(plan).success).toBe(true);
       expect(faultsOf(read.problem, plan)).toEqual([]);
     }

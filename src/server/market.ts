@@ -1,12 +1,13 @@
-import { withKnowledge } from '@/core/audit';
+import { withKnowledge } from '@/core/mismatch';
 import { priceLookup } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
-import { CLOCK_SETTING, type MarketAnswer, type MarketBox } from '@/core/supply';
+import { CLOCK_ID } from '@/core/ledger';
+import { type MarketAnswer, type MarketBox } from '@/core/supply';
 import { readCatalogue, readSetLots } from '@/data/catalogue';
 import type { Handle } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
-import { boxesOf, DEMO_MARKET, simulatedMarket } from '@/stand-ins/market';
-import { standInRegister } from '@/stand-ins/register';
+import { boxesOf, DEMO_MARKET, simulatedMarket } from '@/simulated/market';
+import { simulatedRegister } from '@/simulated/register';
 
 /** One question in so many fails, as networks do. */
 const FAILING = 0.04;
@@ -39,9 +40,9 @@ export async function askMarket(
   return simulatedMarket({
     ...DEMO_MARKET,
     priceOf,
-    register: withKnowledge(standInRegister, imported, proof),
+    register: withKnowledge(simulatedRegister, imported, proof),
     year: new Date().getFullYear(),
-    day: readRecord(handle.db, 'setting', CLOCK_SETTING)?.values[0] ?? 0,
+    day: readRecord(handle.db, 'simulatedClock', CLOCK_ID)?.daysAhead ?? 0,
     boxes,
     wait: (ms) => new Promise((done) => setTimeout(done, ms)),
     failing,

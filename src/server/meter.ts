@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { LabD65 } from '@/core/colour';
-import { paletteOf, recordSetOf } from '@/core/bench';
+import { paletteOf, recordSetOf } from '@/core/workbench';
 import { splitElementKey, type ElementKey } from '@/core/parts';
 import { seededRandom } from '@/core/shared/random';
 import type { Handle } from '@/data/database';
@@ -13,7 +13,7 @@ import {
   type MeterAnswer,
   type MeterState,
   type MeterTarget,
-} from '@/stand-ins/colour-meter';
+} from '@/simulated/colour-meter';
 
 /** What a page may ask of the meter. */
 export const meterSchema = z.discriminatedUnion('ask', [

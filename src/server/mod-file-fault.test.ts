@@ -1,27 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import { readModFile, type ModFile } from '@/core/formats';
-import type { Entry } from '@/core/ledger';
-import { takeAway } from './take-away';
+import { listOf, readModFile, type ModFile } from '@/core/formats';
+import type { Entry, Modification, Zone } from '@/core/ledger';
+import { exportFile } from './export-file';
 import { testBuild } from './testing/workspace';
 
 const t = testBuild();
 t.log('-2 plate 2x3 chalk');
 t.log('+1 brick 1x2 ash');
-const text = takeAway(t.handle, t.build, 'mod.json')!.text;
-const fileOf = (): ModFile => JSON.parse(text) as ModFile;
+const text = exportFile(t.handle, t.build, 'mod.json')!.text;
+interface File extends ModFile {
+  readonly entries: readonly Entry[];
+  readonly zones: readonly Zone[];
+  readonly modifications: readonly Modification[];
+}
+const fileOf = (): File => JSON.parse(text) as File;
 
-const said = (change: (file: ModFile) => unknown) => {
+const said = (change: (file: File) => unknown) => {
   const file = fileOf();
-  const changed = change(file) as ModFile | undefined;
+  const changed = change(file) as File | undefined;
   const read = readModFile(JSON.stringify(changed ?? file));
   return read.ok ? 'taken' : read.reason;
 };
-const entryOf = (file: ModFile) => file.entries.find((e) => e.modification !== null) as Entry;
+const entryOf = (file: File) => file.entries.find((e) => e.modification !== null) as Entry;
 
 describe('a mod file that does not hold together is refused with what is wrong', () => {
   it('and one that does is taken', () => expect(said(() => undefined)).toBe('taken'));
 
-  it.each<[string, (file: ModFile) => unknown, object]>([
+  it.each<[string, (file: File) => unknown, object]>([
     [
       'an id twice',
       (f) => ({ ...f, entries: [...f.entries, f.entries[0]] }),
@@ -83,16 +88,21 @@ describe('a mod file that does not hold together is refused with what is wrong',
   ])('%s', (_, change, fault) => expect(said(change)).toMatchObject(fault));
 
   it('one of before entries knew their count is taken, with its notes as they were', () => {
-    const old = (f: ModFile) => ({
+    const old = (f: File) => ({
       ...f,
-      entries: f.entries.map(({ counted: _, ...e }) => ({ ...e, note: 'counted by hand' })),
+      schema: 'evarn-mod/1',
+      entries: f.entries.map(({ counted: _, splitFrom: _s, loan: _l, ...e }) => ({
+        ...e,
+        line: null,
+        note: 'counted by hand',
+      })),
       modifications: f.modifications.map(({ purpose: _, ...m }) => m),
     });
     const file = fileOf();
     const read = readModFile(JSON.stringify(old(file)));
     expect(read).toMatchObject({ ok: true });
     expect(
-      read.ok && read.value.entries.every((e) => e.counted === null && e.note === 'counted by hand'),
+      read.ok && listOf(read.value, 'entry').every((e) => e.counted === null && e.note === 'counted by hand'),
     ).toBe(true);
   });
 });

@@ -1,12 +1,12 @@
-import { Workbench } from '@/core/bench';
+import { Workbench } from '@/core/workbench';
 import { needOf } from '@/core/supply';
 import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
-import { buildsThatPlan } from '@/data/stores';
-import { storesOrder, takeOpening } from './snapshot';
+import { buildsThatPlan } from '@/data/own-parts';
+import { stockOrder, takeOpening } from './snapshot';
 
-/** What one build still lacks when the builds before it have taken theirs from the stores. */
+/** What one build still lacks when the builds before it have taken theirs from own parts. */
 export interface BuildNeed {
   readonly build: BuildId;
   readonly name: string;
@@ -15,12 +15,12 @@ export interface BuildNeed {
 }
 
 /**
- * The needs of all builds that share the stores, in the order in which they have them. Only builds that plan something,
- * or have a stand-in on the model, can lack anything: the others are not opened.
+ * The needs of all builds that share own parts, in the order in which they have them. Only builds that plan something,
+ * or have a placeholder on the model, can lack anything: the others are not opened.
  */
 export function needsOfAll(handle: Handle): BuildNeed[] {
   const planning = buildsThatPlan(handle.db);
-  return storesOrder(handle.db).builds.map((b) => {
+  return stockOrder(handle.db).builds.map((b) => {
     const snapshot = planning.has(b.id) ? takeOpening(handle, b.id) : undefined;
     if (!snapshot) return { build: b.id, name: b.name, missing: 0, lots: [] };
     const { missing, lots } = needOf(new Workbench(snapshot));

@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { actionSchema } from '@/core/formats';
 import { LIMITS } from '@/core/shared/bounds';
-import { allThere, boxLots, countLot } from '@/core/survey';
+import { allThere, boxLots, countLot } from '@/core/inspection';
 import { CONSTRAINT_WORDS, refusalWords } from '@/screens/words/refusal';
-import { deleteEntries, markDone, placeOrder, toBuy } from '@/core/bench';
+import { deleteEntries, markDone, placeOrder, toBuy } from '@/core/workbench';
 import { added, changed, removed, type Entry } from '@/core/ledger';
 import { asId, countingIds, type EntryId } from '@/core/shared/ids';
 import { between, pick, seededRandom } from '@/core/shared/random';
 import { overdrawn, unbalanced } from '@/data/balances';
 import { currentRevision, stepsSince } from '@/data/actions';
 import { readRecords } from '@/data/records';
-import { perform, turn } from './perform';
+import { perform, undoOrRedo } from './perform';
 import { NOW, testBuild, type TestBuild } from './testing/workspace';
 
 const figures = (t: TestBuild) => t.open().built.figures({ of: 'build' });
@@ -105,7 +105,7 @@ describe('carrying an action out', () => {
     expect(row(1, 'outside', null as never)).toThrow(/NOT NULL/);
   });
 
-  it('refuses to take away what something else stands on', () => {
+  it('refuses to delete what something else stands on', () => {
     const t = testBuild();
     t.log('-2 plate 2x3 chalk');
     const modification = t.open().modifications[0]!;
@@ -183,11 +183,11 @@ describe('undo and redo', () => {
       states.push(everything(t));
     }
     for (let i = states.length - 2; i >= 0; i--) {
-      expect(turn(t.handle, `u${i}`, t.build, 'undo').ok).toBe(true);
+      expect(undoOrRedo(t.handle, `u${i}`, t.build, 'undo').ok).toBe(true);
       expect(everything(t)).toBe(states[i]);
     }
     for (let i = 1; i < states.length; i++) {
-      expect(turn(t.handle, `r${i}`, t.build, 'redo').ok).toBe(true);
+      expect(undoOrRedo(t.handle, `r${i}`, t.build, 'redo').ok).toBe(true);
       expect(everything(t)).toBe(states[i]);
     }
     expect(unbalanced(t.handle.db)).toEqual([]);
@@ -196,15 +196,15 @@ describe('undo and redo', () => {
   it('count once when the wish is sent twice, and end where there is nothing left', () => {
     const t = testBuild();
     t.log('-1 plate 2x3 chalk');
-    turn(t.handle, 'once', t.build, 'undo');
-    turn(t.handle, 'once', t.build, 'undo');
+    undoOrRedo(t.handle, 'once', t.build, 'undo');
+    undoOrRedo(t.handle, 'once', t.build, 'undo');
     expect(t.open().modifications).toHaveLength(1);
-    expect(turn(t.handle, 'x', 'no-such-scope', 'undo')).toMatchObject({
+    expect(undoOrRedo(t.handle, 'x', 'no-such-scope', 'undo')).toMatchObject({
       ok: false,
-      reason: { refused: 'nothing to turn' },
+      reason: { refused: 'nothing to undo' },
     });
     t.log('-1 plate 2x3 chalk');
-    expect(turn(t.handle, 'y', t.build, 'redo')).toMatchObject({ ok: false });
+    expect(undoOrRedo(t.handle, 'y', t.build, 'redo')).toMatchObject({ ok: false });
   });
 });
 
@@ -212,12 +212,12 @@ describe('orders', () => {
   it('spend the money when placed, and share the postage to the penny', () => {
     const t = testBuild();
     t.log('+7 tile 2x2 slate plan at 0.11, +3 brick 1x2 gorse plan at 0.05');
-    const bench = t.open();
-    const buying = toBuy(bench.entries);
+    const workbench = t.open();
+    const buying = toBuy(workbench.entries);
     expect(
       t.act(
         placeOrder(
-          bench,
+          workbench,
           buying,
           { seller: 'S', postage: 199, due: '' },
           { newId: countingIds('o'), now: '' },
@@ -242,8 +242,8 @@ describe('orders', () => {
 describe('numbers', () => {
   it('the highest there is keeps no later one from having a number', () => {
     const t = testBuild();
-    const bench = t.open();
-    const first = bench.modifications[0]!;
+    const workbench = t.open();
+    const first = workbench.modifications[0]!;
     const add = (no: number, id: string) =>
       t.act({ label: 'x', diff: added('modification', { ...first, id: asId<never>(id), no }) });
     expect(add(LIMITS.no, 'top').ok).toBe(true);
@@ -280,7 +280,7 @@ describe('text that could not be read back as it was written', () => {
     const t = testBuild();
     const build = t.open().records.build.get(t.build)!;
     t.act({ label: 'x', diff: changed('build', build, { note: '🧱👩‍🔧' }) });
-    expect(turn(t.handle, 'u', t.build, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(t.handle, 'u', t.build, 'undo')).toMatchObject({ ok: true });
     expect(t.open().records.build.get(t.build)).toEqual(build);
   });
 });

@@ -21,8 +21,15 @@ import {
 } from '@/core/ledger';
 import { fail, ok, type Result } from '@/core/shared/result';
 import { closesPlace, isKeptInPlaces, leftInPlaces, lostPlace } from '@/data/accounts';
-import { carriedOut, keepAction, keepTurn, nextTurn, pruneActions, turnTargets } from '@/data/actions';
-import type { Turns } from '@/core/bench';
+import {
+  carriedOut,
+  keepAction,
+  keepUndoStep,
+  nextUndoStep,
+  pruneActions,
+  undoTargets,
+} from '@/data/actions';
+import type { UndoRedo } from '@/core/workbench';
 import { overdrawn } from '@/data/balances';
 import { inTransaction, type Handle } from '@/data/database';
 import { dataFaultOf, type ConstraintKind } from '@/data/faults';
@@ -39,7 +46,7 @@ export type Refusal =
   /** What it belongs to is not there any more. */
   | { readonly refused: 'belongs to nothing' }
   | { readonly refused: 'place gone'; readonly account: AccountKey }
-  /** What is taken away still holds pieces, or something is planned there. */
+  /** What is to be deleted still holds pieces, or something is planned there. */
   | { readonly refused: 'not empty'; readonly row: BalanceRow }
   | { readonly refused: 'zones'; readonly fault: ZoneTreeFault }
   | { readonly refused: 'another build'; readonly entry: string }
@@ -47,17 +54,17 @@ export type Refusal =
   | { readonly refused: 'id used' }
   /** Something else was done since what was to be undone, or undone since what was to be done again. */
   | { readonly refused: 'done since'; readonly label: string }
-  | { readonly refused: 'nothing to turn'; readonly direction: 'undo' | 'redo' };
+  | { readonly refused: 'nothing to undo'; readonly direction: 'undo' | 'redo' };
 
 /** What was carried out: the difference as it was kept, with the numbers that the server gave, and at which revision. */
 export interface Performed {
   readonly revision: number;
   readonly label: string;
   readonly diff: Diff;
-  /** Where it was asked for: a build, or the own parts. */
+  /** Where it was asked for: a build, or own parts. */
   readonly scope: string;
   /** What undo and redo turn there now. */
-  readonly turns: Turns;
+  readonly undoRedo: UndoRedo;
 }
 
 /** Undo reaches back so far at least: so many actions, and so many days. */
@@ -97,7 +104,7 @@ export function perform(
       const kept = { ...action, diff };
       const revision = keepAction(handle.db, kept, scopesOf(kept), { at: now.toISOString(), content });
       if (revision % PRUNE_EVERY === 0) forgetOld(handle, now);
-      return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
+      return { revision, label, diff, scope, undoRedo: undoTargets(handle.db, scope) };
     }),
   );
 }
@@ -111,7 +118,7 @@ function forgetOld({ db }: Handle, now: Date): void {
  * Undoes or redoes the last action of a scope. `request` makes a second sending of the same wish count once. `action` is
  * what the button named: when something else has come since, it is refused rather than turned instead.
  */
-export function turn(
+export function undoOrRedo(
   handle: Handle,
   request: string,
   scope: string,
@@ -123,14 +130,14 @@ export function turn(
     inTransaction(handle, () => {
       const before = doneBefore(handle, request, content);
       if (before) return before;
-      const next = nextTurn(handle.db, scope, direction);
-      if (!next) throw new Refused({ refused: 'nothing to turn', direction });
+      const next = nextUndoStep(handle.db, scope, direction);
+      if (!next) throw new Refused({ refused: 'nothing to undo', direction });
       if (action !== undefined && action !== next.id)
         throw new Refused({ refused: 'done since', label: next.label });
       carryOut(handle, next.diff);
-      const revision = keepTurn(handle.db, { request, action: next.id, direction, content });
+      const revision = keepUndoStep(handle.db, { request, action: next.id, direction, content });
       const { label, diff } = next;
-      return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
+      return { revision, label, diff, scope, undoRedo: undoTargets(handle.db, scope) };
     }),
   );
 }
@@ -140,12 +147,12 @@ function doneBefore(handle: Handle, request: string, content: string): Performed
   if (!before) return undefined;
   if (before.content !== null && before.content !== content) throw new Refused({ refused: 'id used' });
   const { revision, label, scope, diff } = before;
-  return { revision, label, diff, scope, turns: turnTargets(handle.db, scope) };
+  return { revision, label, diff, scope, undoRedo: undoTargets(handle.db, scope) };
 }
 
 /**
  * Every constraint of the database that can fail is a refusal; what is left is a failure of the program. A reference that
- * fails is one to what `diff` takes away while it is used, or one from what it brings to what is gone.
+ * fails is one to what `diff` deletes while it is used, or one from what it brings to what is gone.
  */
 function guarded(diff: Diff | null, work: () => Performed): Result<Performed, Refusal> {
   try {

@@ -1,27 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { addZone, logLine, readLine } from '@/core/bench';
+import { addZone, logLine, readLine } from '@/core/workbench';
 import {
   added,
   changed,
   grade,
   placeOf,
   removed,
-  STORES_SCOPE,
-  storesAccount,
+  STOCK_SCOPE,
+  stockAccount,
   zoneOf,
   type Diff,
   type Tray,
 } from '@/core/ledger';
 import { asId, type ActionId, type TrayId, type ZoneId } from '@/core/shared/ids';
 import { between, pick, seededRandom } from '@/core/shared/random';
-import { countIn, mergeTrays, takeFrom } from '@/core/stores';
+import { addStock, mergeTrays, takeFrom } from '@/core/stock';
 import { el } from '@/core/testing/world';
 import { leftInClosed } from '@/data/accounts';
-import { storesBalances, unbalanced } from '@/data/balances';
+import { stockBalances, unbalanced } from '@/data/balances';
 import { booksFault } from '@/data/check-books';
-import { storesPlans } from '@/data/stores';
+import { stockPlans } from '@/data/own-parts';
 import { readRecords } from '@/data/records';
-import { perform, turn } from './perform';
+import { perform, undoOrRedo } from './perform';
 import { NOW, testBuild } from './testing/workspace';
 
 const ash = el('brick 1x2', 'ash');
@@ -31,7 +31,7 @@ function stocked() {
   const t = testBuild();
   let n = 0;
   const source = () => ({ newId: () => `s-${++n}`, now: NOW.toISOString() });
-  const act = (diff: Diff, scope: string = STORES_SCOPE) =>
+  const act = (diff: Diff, scope: string = STOCK_SCOPE) =>
     perform(t.handle, { id: asId<ActionId>(`a-${++n}`), scope, label: 'act', diff }, NOW);
   return { ...t, source, act };
 }
@@ -39,20 +39,20 @@ function stocked() {
 describe('a place goes only when nothing lies in it', () => {
   it('a tray that came with a count stays when pieces of a build were put there since', () => {
     const { act, handle, source, log, build } = stocked();
-    const made = countIn({ element: ash, grade: grade('used'), qty: 4, worth: null }, asId('new'), source());
+    const made = addStock({ element: ash, grade: grade('used'), qty: 4, worth: null }, asId('new'), source());
     act({ ...made.diff, added: [...added('tray', tray('new')).added, ...made.diff.added] });
-    log('-3 brick 1x2 ash to stores');
-    const pieces = () => storesBalances(handle.db).reduce((s, r) => s + r.qty, 0);
+    log('-3 brick 1x2 ash to own parts');
+    const pieces = () => stockBalances(handle.db).reduce((s, r) => s + r.qty, 0);
     expect(pieces()).toBe(7);
-    expect(turn(handle, 'u', STORES_SCOPE, 'undo')).toMatchObject({
+    expect(undoOrRedo(handle, 'u', STOCK_SCOPE, 'undo')).toMatchObject({
       ok: false,
       reason: { refused: 'not empty' },
     });
     expect(readRecords(handle.db, 'tray').map((x) => x.id)).toContain('new');
     expect(pieces()).toBe(7);
     // With the build's own entry taken back first, the tray can go too.
-    expect(turn(handle, 'v', build, 'undo')).toMatchObject({ ok: true });
-    expect(turn(handle, 'w', STORES_SCOPE, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(handle, 'v', build, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(handle, 'w', STOCK_SCOPE, 'undo')).toMatchObject({ ok: true });
     expect([pieces(), readRecords(handle.db, 'tray')]).toEqual([0, []]);
     expect(booksFault(handle.db)).toBeUndefined();
   });
@@ -60,10 +60,10 @@ describe('a place goes only when nothing lies in it', () => {
   it('nor while something is planned there', () => {
     const { act, log, handle } = stocked();
     act(added('tray', tray('t')));
-    log('+2 brick 1x2 ash from stores plan');
+    log('+2 brick 1x2 ash from own parts plan');
     expect(act(removed('tray', tray('t')))).toMatchObject({
       ok: false,
-      reason: { refused: 'not empty', row: { account: storesAccount(asId('t')), qty: 0 } },
+      reason: { refused: 'not empty', row: { account: stockAccount(asId('t')), qty: 0 } },
     });
     expect(readRecords(handle.db, 'tray')).toHaveLength(1);
   });
@@ -72,8 +72,8 @@ describe('a place goes only when nothing lies in it', () => {
 describe('two windows', () => {
   it('log into a zone that the other has just removed: refused, and told that it is gone', () => {
     const { open, act, build, handle, source } = stocked();
-    const bench = open();
-    const shed = addZone(bench, 'Shed', bench.rootZone.id, source());
+    const workbench = open();
+    const shed = addZone(workbench, 'Shed', workbench.rootZone.id, source());
     act(shed.diff, build);
     const second = open();
     const zone = second.zones.find((z) => z.name === 'Shed')!;
@@ -92,10 +92,10 @@ describe('two windows', () => {
 
   it('log into a modification that the other has just deleted: told that it is gone, not that it is somebody else\u2019s', () => {
     const { open, act, build, source } = stocked();
-    const bench = open();
-    const [modification] = bench.modifications;
-    const reading = readLine(bench, '-1 brick 1x2 ash', { modification: modification!, planned: false });
-    const late = logLine(bench, reading as never, 'x', source());
+    const workbench = open();
+    const [modification] = workbench.modifications;
+    const reading = readLine(workbench, '-1 brick 1x2 ash', { modification: modification!, planned: false });
+    const late = logLine(workbench, reading as never, 'x', source());
     expect(act(removed('modification', modification!), build)).toMatchObject({ ok: true });
     expect(act(late.diff, build)).toEqual({ ok: false, reason: { refused: 'belongs to nothing' } });
     const phase = { id: asId<never>('p'), build: asId<never>('no such build'), name: 'p', position: 1 };
@@ -127,8 +127,8 @@ describe('two windows', () => {
       ],
     };
     expect(act(diff, build)).toMatchObject({ ok: true });
-    expect(turn(handle, 'z1', build, 'undo')).toMatchObject({ ok: true });
-    expect(turn(handle, 'z2', build, 'redo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(handle, 'z1', build, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(handle, 'z2', build, 'redo')).toMatchObject({ ok: true });
     expect(booksFault(handle.db)).toBeUndefined();
   });
 
@@ -184,28 +184,28 @@ describe('what is on the model is the sum of its zones, always', () => {
     act(added('tray', tray('t0')));
     for (let n = 1; n < 60; n++) {
       const trays = readRecords(handle.db, 'tray');
-      const lots = storesBalances(handle.db);
+      const lots = stockBalances(handle.db);
       const roll = random();
       // Undo may take back what the work needs to go on: then there is a tray again first.
       if (roll < 0.15 || trays.length === 0) act(added('tray', tray(`t${n}`)));
       else if (roll < 0.3) {
         const lot = { element: ash, grade: grade('used'), qty: between(random, 1, 5), worth: null };
-        act(countIn(lot, pick(random, trays).id, source()).diff);
+        act(addStock(lot, pick(random, trays).id, source()).diff);
       } else if (roll < 0.4 && trays.length > 1)
-        act(mergeTrays(trays[0]!, trays[1]!, lots, storesPlans(handle.db), source()).diff);
+        act(mergeTrays(trays[0]!, trays[1]!, lots, stockPlans(handle.db), source()).diff);
       else if (roll < 0.5) act(removed('tray', pick(random, trays)));
       else if (roll < 0.6 && lots[0])
         act(takeFrom([{ ...lots[0], qty: 1 }], 'lent', 'Wren', null, source()).diff);
       else if (roll < 0.7 && open().modifications.length + n > 12)
-        turn(handle, `u${n}`, pick(random, [STORES_SCOPE, build]), 'undo');
-      else if (roll < 0.75) turn(handle, `r${n}`, pick(random, [STORES_SCOPE, build]), 'redo');
+        undoOrRedo(handle, `u${n}`, pick(random, [STOCK_SCOPE, build]), 'undo');
+      else if (roll < 0.75) undoOrRedo(handle, `r${n}`, pick(random, [STOCK_SCOPE, build]), 'redo');
       else if (roll < 0.8) act(addZone(open(), `Z${n}`, open().rootZone.id, source()).diff, build);
       else if (roll < 0.85) act(removed('zone', pick(random, open().zones)), build);
       else if (open().modifications.length > 0)
         log(
           pick(random, [
             '-1 brick 1x2 ash',
-            '-2 plate 2x3 chalk to stores',
+            '-2 plate 2x3 chalk to own parts',
             '+1 brick 1x2 ash',
             '+1 tile 2x2 slate plan',
           ]),
@@ -217,10 +217,10 @@ describe('what is on the model is the sum of its zones, always', () => {
       const sum = (list: typeof rows) => list.reduce((s, r) => s + r.qty, 0);
       expect(sum(named)).toBe(sum(rows));
       expect(sum(rows)).toBe(built.figures({ of: 'build' }).onModel);
-      const inTrays = storesBalances(handle.db).filter((r) =>
-        readRecords(handle.db, 'tray').some((x) => r.account === storesAccount(x.id)),
+      const inTrays = stockBalances(handle.db).filter((r) =>
+        readRecords(handle.db, 'tray').some((x) => r.account === stockAccount(x.id)),
       );
-      expect(inTrays).toEqual(storesBalances(handle.db));
+      expect(inTrays).toEqual(stockBalances(handle.db));
     }
     expect(leftInClosed(handle.db)).toBeUndefined();
     expect(booksFault(handle.db)).toBeUndefined();

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { added, STORES_SCOPE } from '@/core/ledger';
+import { added, STOCK_SCOPE } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { needsOfAll } from './needs';
-import { perform, turn } from './perform';
-import { readShelf } from './shelf';
+import { perform, undoOrRedo } from './perform';
+import { readBuilds } from './build-list';
 import { stepsFrom } from './steps';
-import { pageOpening, takeBackground, takeOpening } from './snapshot';
-import { takeStock } from './take-in';
+import { pageOpening, takeSurroundings, takeOpening } from './snapshot';
+import { importStock } from './import-rows';
 import { NOW, testBuild } from './testing/workspace';
 
 /** Tables that grow with the work: none of them may be gone through from end to end for one build or one action. */
@@ -20,7 +20,7 @@ const GROWING = [
   'entries',
   'exposures',
   'findings',
-  'left_slips',
+  'left_mismatches',
   'movements',
   'photos',
   'schemes',
@@ -70,31 +70,31 @@ function scansOf(sqlite: Sqlite, work: () => void): string[] {
 describe('what the server asks the database', () => {
   const t = testBuild();
   const lot = { element: el('tile 2x2', 'ash'), qty: 6, condition: null, tray: '', place: '', worth: null };
-  takeStock(
-    { request: 'stock', tray: 'A1', lots: [lot], colours: { made: [], matched: [] }, memory: null },
+  importStock(
+    { request: 'add-stock', tray: 'A1', lots: [lot], colours: { made: [], matched: [] }, memory: null },
     { handle: t.handle, newId: t.newId, now: NOW },
   );
-  t.log('+4 tile 2x2 ash from stores plan');
+  t.log('+4 tile 2x2 ash from own parts plan');
   const { handle, build } = t;
   const tray = { id: asId<never>('t2'), name: 'T2', place: '', position: 2 };
 
   it.each<[string, () => unknown]>([
     ['opening a build', () => takeOpening(handle, build)],
     ['a page of a build', () => pageOpening(handle, build)],
-    ['what others leave a build', () => takeBackground(handle, build, [lot.element])],
+    ['what others leave a build', () => takeSurroundings(handle, build, [lot.element])],
     ['logging a line', () => t.log('-2 plate 2x3 chalk')],
-    ['undo', () => turn(handle, `u${Math.random()}`, build, 'undo')],
+    ['undo', () => undoOrRedo(handle, `u${Math.random()}`, build, 'undo')],
     [
       'a tray made',
       () =>
         perform(
           handle,
-          { id: asId<ActionId>('tray'), scope: STORES_SCOPE, label: 'x', diff: added('tray', tray) },
+          { id: asId<ActionId>('tray'), scope: STOCK_SCOPE, label: 'x', diff: added('tray', tray) },
           NOW,
         ),
     ],
     ['catching up', () => stepsFrom(handle, 2)],
-    ['the list of builds', () => readShelf(handle)],
+    ['the list of builds', () => readBuilds(handle)],
     ['what all builds lack', () => needsOfAll(handle)],
   ])('%s goes through no growing table from end to end', (_, work) =>
     expect(scansOf(handle.sqlite, work)).toEqual([]),

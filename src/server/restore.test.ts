@@ -62,7 +62,7 @@ describe('a restore', () => {
 
   it.each<[string, (db: Sqlite.Database) => void, object]>([
     ['a foreign table', (db) => db.exec('CREATE TABLE strange (x)'), { fault: 'not as made' }],
-    ['a missing table', (db) => db.exec('DROP TABLE watches'), { fault: 'not as made' }],
+    ['a missing table', (db) => db.exec('DROP TABLE waiting_parts'), { fault: 'not as made' }],
     ['a missing column', (db) => db.exec('ALTER TABLE builds DROP COLUMN note'), { fault: 'not as made' }],
     ['a missing index', (db) => db.exec('DROP INDEX entries_build'), { fault: 'not as made' }],
     [

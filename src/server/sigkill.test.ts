@@ -5,7 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { applyDiff, emptyRecordSet, invertDiff, type Diff, type RecordSet } from '@/core/ledger';
-import { recordsOf } from '@/core/bench';
+import { recordsOf } from '@/core/workbench';
 import { openDatabase, type Handle } from '@/data/database';
 import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';

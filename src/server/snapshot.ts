@@ -1,12 +1,18 @@
-import { placeOf, RECORD_TYPES, STORES_SCOPE, type RecordType, type TypedRecord } from '@/core/ledger';
-import { Workbench, type Background, type BuildSnapshot, type Knowledge } from '@/core/bench';
+import {
+  CLOCK_ID,
+  placeOf,
+  RECORD_TYPES,
+  STOCK_SCOPE,
+  type RecordType,
+  type TypedRecord,
+} from '@/core/ledger';
+import { Workbench, type Surroundings, type BuildSnapshot, type Knowledge } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
-import { CLOCK_SETTING, poolSetting } from '@/core/supply';
-import { claimsIn, orderOfBuilds, rankSetting, type Claim } from '@/core/stores';
+import { claimsIn, orderOfBuilds, type Claim } from '@/core/stock';
 import type { Database, Handle } from '@/data/database';
-import { currentRevision, turnTargets } from '@/data/actions';
-import { backgroundBalances, storesBalances } from '@/data/balances';
-import { loansOf, storesClaims, storesPlans } from '@/data/stores';
+import { currentRevision, undoTargets } from '@/data/actions';
+import { balancesElsewhere, stockBalances } from '@/data/balances';
+import { loansOf, stockClaims, stockPlans } from '@/data/own-parts';
 import { numbersIn, readById, readRecord, readRecords } from '@/data/records';
 import { workspaceName } from './steps';
 
@@ -17,7 +23,7 @@ export function takeSnapshot(handle: Handle, build: BuildId): BuildSnapshot | un
   const records = RECORD_TYPES.flatMap((type) =>
     readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
   );
-  return { ...snapshotOf(handle, build, records), ...takeBackground(handle, build), complete: true };
+  return { ...snapshotOf(handle, build, records), ...takeSurroundings(handle, build), complete: true };
 }
 
 /** Types that a page does not open with: they are asked for when they are looked for. */
@@ -40,7 +46,7 @@ export function takeOpening(handle: Handle, build: BuildId): BuildSnapshot | und
   ];
   return {
     ...snapshotOf(handle, build, [...records, ...known]),
-    ...takeBackground(handle, build, own),
+    ...takeSurroundings(handle, build, own),
     complete: false,
   };
 }
@@ -75,7 +81,7 @@ const snapshotOf = (handle: Handle, build: BuildId, records: readonly TypedRecor
   revision: currentRevision(handle.db),
   build,
   records,
-  turns: turnTargets(handle.db, build),
+  undoRedo: undoTargets(handle.db, build),
 });
 
 /** What the whole workspace knows of parts, whichever build asks. */
@@ -84,26 +90,26 @@ export const takeKnowledge = ({ db }: Handle): Knowledge => ({
   madeIn: readRecords(db, 'madeIn'),
 });
 
-/** What other builds and the own parts leave a build. */
-export function takeBackground({ db }: Handle, build: BuildId, elements?: readonly string[]): Background {
+/** What other builds and own parts leave a build. */
+export function takeSurroundings({ db }: Handle, build: BuildId, elements?: readonly string[]): Surroundings {
   const claims = claimsAhead(db, build);
   const own = elements && new Set(elements);
   return {
-    background: backgroundBalances(db, build, 'done', elements),
-    plannedElsewhere: backgroundBalances(db, build, 'planned', elements),
+    surroundings: balancesElsewhere(db, build, 'done', elements),
+    plannedElsewhere: balancesElsewhere(db, build, 'planned', elements),
     claims: own ? claims.filter((c) => own.has(c.element)) : claims,
   };
 }
 
-/** Builds in the order in which they have the stores, and what their plans take. */
-export function storesOrder(db: Database) {
-  const ranks = new Map(readRecords(db, 'setting').map((s) => [s.id, s.values[0]]));
-  const builds = orderOfBuilds(readRecords(db, 'build'), (b) => ranks.get(rankSetting(b)));
-  return { builds, claims: storesClaims(db) };
+/** Builds in the order in which they have own parts, and what their plans take. */
+export function stockOrder(db: Database) {
+  const ranks = new Map(readRecords(db, 'claimRank').map((r) => [r.id, r.rank]));
+  const builds = orderOfBuilds(readRecords(db, 'build'), (b) => ranks.get(b));
+  return { builds, claims: stockClaims(db) };
 }
 
 function claimsAhead(db: Database, build: BuildId): Claim[] {
-  const { builds, claims } = storesOrder(db);
+  const { builds, claims } = stockOrder(db);
   return claimsIn(
     claims,
     builds.map((b) => b.id),
@@ -117,30 +123,28 @@ export function openWorkbench(handle: Handle, build: BuildId): Workbench | undef
   return snapshot && new Workbench(snapshot);
 }
 
-/** What the stores and price screens need. */
-export function takeStores(handle: Handle) {
+/** What own parts and price screens need. */
+export function takeStockSnapshot(handle: Handle) {
   const { db } = handle;
   return {
     workspace: workspaceName(handle),
     revision: currentRevision(db),
     trays: readRecords(db, 'tray').sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
-    rows: storesBalances(db),
-    ...storesOrder(db),
-    plans: storesPlans(db),
-    ranks: readRecords(db, 'setting').filter((s) => s.id.startsWith('rank:')),
-    kept: readRecords(db, 'kept'),
-    readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stores'),
+    rows: stockBalances(db),
+    ...stockOrder(db),
+    plans: stockPlans(db),
+    ranks: readRecords(db, 'claimRank'),
+    kept: readRecords(db, 'keptAssembly'),
+    readings: readRecords(db, 'reading').filter((r) => placeOf(r.account) === 'stock'),
     loans: loansOf(db),
-    watches: readRecords(db, 'watch'),
+    waitingParts: readRecords(db, 'waiting'),
     /** Builds that are limited to their own boxes. */
-    bound: readRecords(db, 'build')
-      .map((b) => b.id)
-      .filter((id) => readRecord(db, 'setting', poolSetting(id))?.values[0] === 1),
+    bound: readRecords(db, 'buildSources').flatMap((s) => (s.boxesOnly ? [s.build] : [])),
     /** Days that the demo's clock was moved on. */
-    clock: readRecord(db, 'setting', CLOCK_SETTING)?.values[0] ?? 0,
+    clock: readRecord(db, 'simulatedClock', CLOCK_ID)?.daysAhead ?? 0,
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
-    turns: turnTargets(db, STORES_SCOPE),
+    undoRedo: undoTargets(db, STOCK_SCOPE),
   };
 }
-export type StoresSnapshot = ReturnType<typeof takeStores>;
+export type StockSnapshot = ReturnType<typeof takeStockSnapshot>;

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { added, changed, scopesOf, STORES_SCOPE, type Diff } from '@/core/ledger';
+import { added, changed, scopesOf, STOCK_SCOPE, type Diff } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
-import { mergeTrays } from '@/core/stores';
-import { pruneActions, stepsSince, turnTargets } from '@/data/actions';
+import { mergeTrays } from '@/core/stock';
+import { pruneActions, stepsSince, undoTargets } from '@/data/actions';
 import { booksFault } from '@/data/check-books';
-import { perform, turn } from './perform';
-import { takeStores } from './snapshot';
-import { takeStock } from './take-in';
+import { perform, undoOrRedo } from './perform';
+import { takeStockSnapshot } from './snapshot';
+import { importStock } from './import-rows';
 import { NOW, testBuild } from './testing/workspace';
 
 const tray = (id: string) => ({ id: asId<never>(id), name: id, place: '', position: 2 });
@@ -19,23 +19,23 @@ function planning() {
   const element = asId<never>('tile 2x2|ash');
   const lot = { element, qty: 6, condition: null, tray: '', place: '', worth: null };
   const stock = {
-    request: 'stock',
+    request: 'add-stock',
     tray: 'A1',
     lots: [lot],
     colours: { made: [], matched: [] },
     memory: null,
   };
-  takeStock(stock, { handle: t.handle, newId: t.newId, now: NOW });
-  t.log('+4 tile 2x2 ash from stores plan');
-  const act = (label: string, diff: Diff, scope: string = STORES_SCOPE) =>
+  importStock(stock, { handle: t.handle, newId: t.newId, now: NOW });
+  t.log('+4 tile 2x2 ash from own parts plan');
+  const act = (label: string, diff: Diff, scope: string = STOCK_SCOPE) =>
     perform(t.handle, { id: asId<ActionId>(`a-${++n}`), scope, label, diff }, NOW);
   const merge = () => {
     act('add B1', added('tray', tray('B1')));
-    const stores = takeStores(t.handle);
-    const a1 = stores.trays.find((x) => x.name === 'A1')!;
-    return act('merge A1 into B1', mergeTrays(a1, tray('B1'), stores.rows, stores.plans, source).diff);
+    const stock = takeStockSnapshot(t.handle);
+    const a1 = stock.trays.find((x) => x.name === 'A1')!;
+    return act('merge A1 into B1', mergeTrays(a1, tray('B1'), stock.rows, stock.plans, source).diff);
   };
-  const lists = () => [STORES_SCOPE, t.build].map((s) => turnTargets(t.handle.db, s).undo?.label);
+  const lists = () => [STOCK_SCOPE, t.build].map((s) => undoTargets(t.handle.db, s).undo?.label);
   return { ...t, act, merge, lists };
 }
 
@@ -44,21 +44,21 @@ describe('undo lists meet where an action changes what belongs to both', () => {
     const { build, handle, merge, lists } = planning();
     expect(merge()).toMatchObject({ ok: true });
     expect(lists()).toEqual(['merge A1 into B1', 'merge A1 into B1']);
-    expect(turn(handle, 't1', build, 'undo')).toMatchObject({
+    expect(undoOrRedo(handle, 't1', build, 'undo')).toMatchObject({
       ok: true,
       value: { label: 'merge A1 into B1' },
     });
-    expect(lists()).toEqual(['add B1', 'log +4 tile 2x2 ash from stores plan']);
+    expect(lists()).toEqual(['add B1', 'log +4 tile 2x2 ash from own parts plan']);
     // The build's own undo is not in the way of anything any more.
-    expect(turn(handle, 't2', build, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(handle, 't2', build, 'undo')).toMatchObject({ ok: true });
     expect(booksFault(handle.db)).toBeUndefined();
   });
 
   it('and what was undone from the one can be done again from the other', () => {
     const { build, handle, merge, lists } = planning();
     merge();
-    turn(handle, 't1', build, 'undo');
-    expect(turn(handle, 't2', STORES_SCOPE, 'redo')).toMatchObject({
+    undoOrRedo(handle, 't1', build, 'undo');
+    expect(undoOrRedo(handle, 't2', STOCK_SCOPE, 'redo')).toMatchObject({
       ok: true,
       value: { label: 'merge A1 into B1' },
     });
@@ -68,20 +68,20 @@ describe('undo lists meet where an action changes what belongs to both', () => {
   it('a new action of the one takes what was undone from the other out of redo', () => {
     const { build, handle, merge, act, open } = planning();
     merge();
-    turn(handle, 't1', STORES_SCOPE, 'undo');
+    undoOrRedo(handle, 't1', STOCK_SCOPE, 'undo');
     const record = open().records.build.get(build)!;
     act('rename', changed('build', record, { name: 'Other' }), build);
-    expect(turnTargets(handle.db, STORES_SCOPE).redo).toBeNull();
+    expect(undoTargets(handle.db, STOCK_SCOPE).redo).toBeNull();
   });
 
   it('an action joins the lists of all that it changes', () => {
     const { open, build } = planning();
     const record = open().records.build.get(build)!;
-    expect(scopesOf({ scope: STORES_SCOPE, diff: changed('build', record, { name: 'x' }) })).toEqual([
-      STORES_SCOPE,
+    expect(scopesOf({ scope: STOCK_SCOPE, diff: changed('build', record, { name: 'x' }) })).toEqual([
+      STOCK_SCOPE,
       build,
     ]);
-    expect(scopesOf({ scope: build, diff: added('tray', tray('T')) })).toEqual([build, STORES_SCOPE]);
+    expect(scopesOf({ scope: build, diff: added('tray', tray('T')) })).toEqual([build, STOCK_SCOPE]);
   });
 });
 
@@ -97,8 +97,11 @@ describe('the history', () => {
     expect(pruneActions(t.handle.db, 5, '2030')).toBe(all - 5);
     expect(count()).toBe(5);
     expect(booksFault(t.handle.db)).toBeUndefined();
-    for (let n = 0; n < 5; n++) expect(turn(t.handle, `u${n}`, t.build, 'undo')).toMatchObject({ ok: true });
-    expect(turn(t.handle, 'u9', t.build, 'undo')).toMatchObject({ reason: { refused: 'nothing to turn' } });
+    for (let n = 0; n < 5; n++)
+      expect(undoOrRedo(t.handle, `u${n}`, t.build, 'undo')).toMatchObject({ ok: true });
+    expect(undoOrRedo(t.handle, 'u9', t.build, 'undo')).toMatchObject({
+      reason: { refused: 'nothing to undo' },
+    });
     expect(booksFault(t.handle.db)).toBeUndefined();
     // A window that was away for longer than the history reaches fetches the whole.
     expect(stepsSince(t.handle.db, 1)).toBeNull();

@@ -6,7 +6,7 @@ import { dataFolder, openDatabase, openFault, type Handle } from '@/data/databas
 import { dataFaultOf } from '@/data/faults';
 import { lockFolder, type FolderLock } from '@/data/folder-lock';
 
-/** Thrown where the workspace is asked for and cannot be had; every route and page makes a sentence of it. */
+/** Thrown where the workspace is asked for and is not available; every route and page makes a sentence of it. */
 export class WorkspaceTrouble extends Error {
   constructor(readonly trouble: Trouble) {
     super(trouble.trouble);

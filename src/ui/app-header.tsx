@@ -4,7 +4,7 @@ import clsx from 'clsx';
 
 /** The screens of a build in the order of work. A screen joins the navigation here when it is built. */
 const SCREENS = [
-  { name: 'Look over', path: '/look-over' },
+  { name: 'Inspect', path: '/inspect' },
   { name: 'Bench', path: '' },
   { name: 'Colour', path: '/colour' },
   { name: 'Parts', path: '/parts' },
@@ -14,7 +14,7 @@ export type ScreenName = (typeof SCREENS)[number]['name'];
 
 interface HeaderProps {
   readonly build?: { readonly id: string; readonly name: string; readonly says: string };
-  readonly screen?: ScreenName | 'Shelf' | 'Stores' | 'Prices' | 'Bring in';
+  readonly screen?: ScreenName | 'Builds' | 'Own parts' | 'Prices' | 'Import';
   readonly children?: ReactNode;
 }
 
@@ -28,7 +28,7 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
       {build ? (
         <p className="text-faint min-w-0 flex-1 truncate">
           <Link href="/" className="hover:underline">
-            Shelf
+            Builds
           </Link>
           {' / '}
           <bdi className="text-ink font-semibold">{build.name}</bdi>
@@ -53,10 +53,10 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
                 here={s.name === screen}
               />
             ))
-          : (['Shelf', 'Stores', 'Prices'] as const).map((name) => (
+          : (['Builds', 'Own parts', 'Prices'] as const).map((name) => (
               <Tab
                 key={name}
-                href={name === 'Shelf' ? '/' : `/${name.toLowerCase()}`}
+                href={name === 'Builds' ? '/' : `/${name.toLowerCase()}`}
                 name={name}
                 here={name === screen}
               />

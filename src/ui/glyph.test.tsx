@@ -12,7 +12,7 @@ import { PaletteProvider } from './palette-context';
 const draw = (node: React.ReactNode) =>
   renderToStaticMarkup(<PaletteProvider palette={PALETTE}>{node}</PaletteProvider>);
 const hexOf = (name: string) => PALETTE.find((c) => c.name === name)!.hex;
-const MARKS: GlyphMark[] = ['in', 'out', 'recoloured', 'refreshed', 'stand-in', 'moved', 'hidden'];
+const MARKS: GlyphMark[] = ['in', 'out', 'recoloured', 'renewed', 'placeholder', 'moved', 'hidden'];
 
 describe('a drawn part', () => {
   it('is in its true colour, lit from above', () => {

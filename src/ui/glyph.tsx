@@ -6,7 +6,7 @@ import { drawPart, elementName, partOf, splitElementKey, type Drawing, type Elem
 import { usePalette } from './palette-context';
 
 /** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
-export type GlyphMark = 'in' | 'out' | 'recoloured' | 'refreshed' | 'stand-in' | 'moved' | 'hidden';
+export type GlyphMark = 'in' | 'out' | 'recoloured' | 'renewed' | 'placeholder' | 'moved' | 'hidden';
 
 interface GlyphProps {
   readonly element: ElementKey;
@@ -53,8 +53,8 @@ export const Glyph = memo(function Glyph({ element, mark = 'in', was, size = 38,
           strokeWidth={1.4 * stroke}
         />
       )}
-      {mark === 'stand-in' && <Hatch id={id} drawing={drawing} stroke={stroke} />}
-      {(mark === 'refreshed' || mark === 'moved' || mark === 'hidden') && (
+      {mark === 'placeholder' && <Hatch id={id} drawing={drawing} stroke={stroke} />}
+      {(mark === 'renewed' || mark === 'moved' || mark === 'hidden') && (
         <Badge mark={mark} cx={x + w / 2 + box / 2} cy={y + h / 2 - box / 2} unit={stroke} />
       )}
     </svg>
@@ -156,7 +156,7 @@ function Badge({
   cy,
   unit,
 }: {
-  mark: 'refreshed' | 'moved' | 'hidden';
+  mark: 'renewed' | 'moved' | 'hidden';
   cx: number;
   cy: number;
   unit: number;

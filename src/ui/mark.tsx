@@ -7,25 +7,25 @@ export const MARK_OF: Readonly<Record<EntryKind, GlyphMark>> = {
   add: 'in',
   recolour: 'recoloured',
   swap: 'recoloured',
-  refresh: 'refreshed',
+  renew: 'renewed',
   move: 'moved',
-  'stand-in': 'stand-in',
-  replacement: 'refreshed',
+  placeholder: 'placeholder',
+  replacement: 'renewed',
   missing: 'out',
-  'made-good': 'in',
+  'replace-missing': 'in',
   unpack: 'in',
-  stock: 'in',
+  'add-stock': 'in',
   order: 'in',
   transfer: 'moved',
-  regrade: 'refreshed',
+  regrade: 'renewed',
 };
 
 const SHAPES: Readonly<Record<GlyphMark, string>> = {
   out: 'M3 8h10',
   in: 'M8 3v10M3 8h10',
   recoloured: 'M8 2.5a5.5 5.5 0 1 0 0 11zM8 2.5a5.5 5.5 0 1 1 0 11',
-  refreshed: 'M8 2.5a5.5 5.5 0 1 0 .01 0z',
-  'stand-in': 'M3 3h10v10H3zM3 7l4-4M3 11l8-8M5 13l8-8M9 13l4-4',
+  renewed: 'M8 2.5a5.5 5.5 0 1 0 .01 0z',
+  placeholder: 'M3 3h10v10H3zM3 7l4-4M3 11l8-8M5 13l8-8M9 13l4-4',
   moved: 'M2 8h11M9 4l4 4-4 4',
   hidden: 'M8 2.5a5.5 5.5 0 1 0 .01 0zM8 7a1 1 0 1 0 .01 0z',
 };
@@ -39,7 +39,7 @@ export function Mark({ mark, label }: { mark: GlyphMark; label?: string }) {
         d={SHAPES[mark]}
         fill="none"
         stroke="currentColor"
-        strokeWidth={mark === 'stand-in' ? 1 : 1.5}
+        strokeWidth={mark === 'placeholder' ? 1 : 1.5}
         strokeDasharray={mark === 'out' ? '3 1.6' : undefined}
       />
       {mark === 'recoloured' && <path d="M8 2.5a5.5 5.5 0 1 0 0 11z" fill="currentColor" />}

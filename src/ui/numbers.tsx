@@ -8,6 +8,13 @@ export const count = (n: number): string => n.toLocaleString('en-GB');
 
 export const pieces = (n: number): string => `${count(n)} ${n === 1 ? 'piece' : 'pieces'}`;
 
+/** "1 kind", "56 kinds": elements, each with its number of pieces. */
+export const kinds = (n: number): string => `${count(n)} ${n === 1 ? 'kind' : 'kinds'}`;
+
+/** "815 pieces of 56 kinds" */
+export const piecesOfKinds = (qty: number, elements: number): string =>
+  `${pieces(qty)} of ${kinds(elements)}`;
+
 export const money = formatMoney;
 
 /** "M 03" */

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { changed } from '@/core/ledger';
-import { keepMakeUp, PREFERENCES, readMakeUp, type SavedMakeUp } from '@/core/supply';
+import { savePlan, PREFERENCES, readPlan, type SavedPlan } from '@/core/supply';
 import { currentRevision } from '@/data/actions';
 import type { Handle } from '@/data/database';
 import { keepFinished } from '@/server/finished-runs';
@@ -8,18 +8,18 @@ import { SMALL_BOX, testBuild, type TestBuild } from '@/server/testing/workspace
 import * as actions from './actions/route';
 import * as events from './events/route';
 import * as files from './builds/[build]/files/[file]/route';
-import * as keptMakeUp from './builds/[build]/make-up/route';
+import * as savedPlan from './builds/[build]/buying-plan/route';
 import * as snapshot from './builds/[build]/snapshot/route';
 import * as catalogue from './catalogue/[code]/route';
 import * as read from './import/read/route';
 import * as take from './import/take/route';
-import * as makeUp from './make-up/route';
+import * as sourcing from './buying-plan/route';
 import * as market from './market/route';
 import * as modFile from './mod-file/route';
 import * as needs from './needs/route';
 import * as photos from './photos/route';
 import * as steps from './steps/route';
-import * as turns from './turns/route';
+import * as undoRedo from './undo/route';
 
 const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
 let t: TestBuild;
@@ -105,25 +105,27 @@ describe('acting over the network', () => {
     await actions.POST(post('actions', rename('Quay house')));
     const name = () => t.open().records.build.get(t.build)!.name;
     const undo = { request: 'u1', scope: t.build, direction: 'undo', action: 'a1' };
-    expect(await said(turns.POST(post('turns', undo)))).toMatchObject({ value: { label: 'name it' } });
+    expect(await said(undoRedo.POST(post('turns', undo)))).toMatchObject({ value: { label: 'name it' } });
     expect(name()).toBe('Test house');
-    await turns.POST(post('turns', undo));
+    await undoRedo.POST(post('turns', undo));
     expect(name()).toBe('Test house');
-    await turns.POST(post('turns', { request: 'r1', scope: t.build, direction: 'redo', action: 'a1' }));
+    await undoRedo.POST(post('turns', { request: 'r1', scope: t.build, direction: 'redo', action: 'a1' }));
     expect(name()).toBe('Quay house');
-    expect(await said(turns.POST(post('turns', { ...undo, request: 'x', scope: 'nobody' })))).toMatchObject({
+    expect(
+      await said(undoRedo.POST(post('turns', { ...undo, request: 'x', scope: 'nobody' }))),
+    ).toMatchObject({
       status: 409,
-      reason: { refused: 'nothing to turn' },
+      reason: { refused: 'nothing to undo' },
     });
   });
 
   it.each([
     ['an action without an id', actions.POST, 'actions', { scope: 's', label: 'l', diff: {} }],
     ['an action that is no JSON', actions.POST, 'actions', '{'],
-    ['a turn in no direction', turns.POST, 'turns', { request: 'a', scope: 'b', direction: 'up' }],
+    ['a turn in no direction', undoRedo.POST, 'turns', { request: 'a', scope: 'b', direction: 'up' }],
     ['a question with a part that is no part', market.POST, 'market', { elements: ['brick'] }],
     ['boxes that are none', take.POST, 'import/take', { what: 'boxes', input: {} }],
-    ['a make-up without a problem', makeUp.POST, 'make-up', { options: { seconds: 1 } }],
+    ['a buying plan without a problem', sourcing.POST, 'buying-plan', { options: { seconds: 1 } }],
   ] as const)('%s is refused at the door', async (_, route, path, body) =>
     expect(await said(route(post(path, body)))).toMatchObject({ status: 400, ok: false }),
   );
@@ -162,7 +164,7 @@ describe('what a build is asked for', () => {
   });
 });
 
-describe('bringing in', () => {
+describe('importing', () => {
   it('a table is read and nothing kept; what was agreed to is taken whole, once', async () => {
     const table = await said(read.POST(post('import/read', 'part,colour,qty\nbrick 1x2,ash,4\n')));
     expect(table).toMatchObject({ status: 200, value: { rows: [['brick 1x2', 'ash', '4']] } });
@@ -200,8 +202,8 @@ describe('bringing in', () => {
   });
 });
 
-describe('a make-up that is kept', () => {
-  const saved = (more: Partial<SavedMakeUp> = {}): SavedMakeUp => ({
+describe('a buying plan that is kept', () => {
+  const saved = (more: Partial<SavedPlan> = {}): SavedPlan => ({
     preferences: { ...PREFERENCES, maxParcels: 3, never: new Set(['seller-4']) },
     seconds: 10,
     lists: [],
@@ -211,20 +213,20 @@ describe('a make-up that is kept', () => {
   });
   const put = (build: string, body: unknown) =>
     said(
-      keptMakeUp.PUT(
-        new Request(at('make-up'), { method: 'PUT', body: JSON.stringify(body) }),
+      savedPlan.PUT(
+        new Request(at('buying-plan'), { method: 'PUT', body: JSON.stringify(body) }),
         of({ build }),
       ),
     );
   const get = async (build: string = t.build) =>
-    readMakeUp((await said(keptMakeUp.GET(post('', ''), of({ build })))).value);
+    readPlan((await said(savedPlan.GET(post('', ''), of({ build })))).value);
 
   it('is there again, and is nobody else’s', async () => {
     expect(await get()).toBeUndefined();
-    expect(await put(t.build, keepMakeUp(saved()))).toMatchObject({ status: 200, ok: true });
+    expect(await put(t.build, savePlan(saved()))).toMatchObject({ status: 200, ok: true });
     expect(await get()).toEqual(saved());
     expect(await get('another')).toBeUndefined();
-    expect(await put('another', keepMakeUp(saved()))).toMatchObject({ status: 404 });
+    expect(await put('another', savePlan(saved()))).toMatchObject({ status: 404 });
     expect(await put(t.build, { seconds: 1 })).toMatchObject({ status: 400 });
     expect(await get()).toEqual(saved());
   });
@@ -238,7 +240,7 @@ describe('a make-up that is kept', () => {
       plan: null,
       credit: 0,
     };
-    await put(t.build, keepMakeUp(saved({ asked })));
+    await put(t.build, savePlan(saved({ asked })));
     expect((await get())?.asked?.plan).toBeNull();
     const plan = {
       schema: 'makeup-plan/1' as const,
@@ -256,7 +258,7 @@ describe('a make-up that is kept', () => {
 });
 
 it('a run that is not on is stopped by nobody', async () =>
-  expect(await said(makeUp.DELETE(new Request(at('make-up?run=none'))))).toMatchObject({ value: 0 }));
+  expect(await said(sourcing.DELETE(new Request(at('buying-plan?run=none'))))).toMatchObject({ value: 0 }));
 
 it('the market answers the same to the same question, if it answers', async () => {
   const ask = () => said(market.POST(post('market', { elements: ['brick 1x2|ash'] })));

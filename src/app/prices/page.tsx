@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { PricesScreen } from '@/screens/stores';
-import { takeStores } from '@/server/snapshot';
+import { PricesScreen } from '@/screens/own-parts';
+import { takeStockSnapshot } from '@/server/snapshot';
 import { withWorkspace } from '../with-workspace';
 
 export const metadata: Metadata = { title: 'Prices' };
 
 export default function PricesPage() {
-  return withWorkspace((handle) => <PricesScreen stores={takeStores(handle)} />);
+  return withWorkspace((handle) => <PricesScreen stock={takeStockSnapshot(handle)} />);
 }

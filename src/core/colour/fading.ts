@@ -14,9 +14,6 @@ export type FadingGrade = (typeof FADING_GRADES)[number];
 export type FadingThresholds = readonly [number, number, number, number];
 export const DEFAULT_THRESHOLDS: FadingThresholds = [1, 2.5, 5, 10];
 
-/** The id of the setting that holds a workspace's own thresholds. */
-export const THRESHOLDS_SETTING = 'fading';
-
 /** Four rising numbers above zero, or undefined. */
 export function asThresholds(values: readonly number[] | undefined): FadingThresholds | undefined {
   const [a, b, c, d, ...more] = values ?? [];

@@ -5,7 +5,7 @@ export { colourWords, deltaE00, matchColour, nearestColours } from './match';
 export type { ColourDifference, ColourMatch } from './match';
 export { splitDifference } from './differences';
 export type { DifferenceParts } from './differences';
-export { asThresholds, DEFAULT_THRESHOLDS, fadingGrade, FADING_GRADES, THRESHOLDS_SETTING } from './fading';
+export { asThresholds, DEFAULT_THRESHOLDS, fadingGrade, FADING_GRADES } from './fading';
 export type { FadingGrade, FadingThresholds } from './fading';
 export { averageReadings, ENOUGH, enoughReadings } from './readings';
 export type { AveragedLab, EnoughOptions } from './readings';

@@ -106,7 +106,7 @@ describe('readings averaged', () => {
     }
     expect(all).toBeLessThan(one * 0.6);
   });
-  it('a slip of the hand is left out', () => {
+  it('an outlier is left out', () => {
     const labs = [...noisy(seededRandom(3), 6, 0.2), lab(60, 20, 40)];
     const mean = averageReadings(labs);
     expect(mean.leftOut).toBe(1);

@@ -28,7 +28,7 @@ const meanOf = (labs: readonly LabD65[]): LabD65 => {
 
 /**
  * The mean of several readings of one thing. With five or more, a reading farther from the channel-wise median than
- * four times the median distance (and than ΔE00 1) is left out: a slip of the hand, not noise. Asserts one or more.
+ * four times the median distance (and than ΔE00 1) is left out: an outlier, not noise. Asserts one or more.
  */
 export function averageReadings(labs: readonly LabD65[]): AveragedLab {
   assert(labs.length > 0, 'an average needs a reading');

@@ -24,14 +24,14 @@ export const COLUMN_ROLES = [
 ] as const;
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
-/** What a table is brought in for. */
-export const PURPOSES = ['set', 'stores', 'prices', 'register'] as const;
+/** What a table is imported for. */
+export const PURPOSES = ['set', 'stock', 'prices', 'register'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
 /** Roles that make sense for a purpose, in the order they are offered. */
 export const ROLES_FOR: Readonly<Record<Purpose, readonly ColumnRole[]>> = {
   set: ['name', 'colour', 'qty', 'hex', 'print', 'zone', 'extra', 'condition', 'code', 'ignore'],
-  stores: [
+  stock: [
     'name',
     'colour',
     'qty',
@@ -59,7 +59,7 @@ const HEADINGS: readonly (readonly [ColumnRole, RegExp])[] = [
   ['extra', /\b(extras?|bonus|spares?)\b/i],
   ['condition', /\b(condition|state|grade)\b/i],
   ['tray', /\b(tray|drawer|bin|box|container)\b/i],
-  ['place', /\b(place|shelf|rack|room|where)\b/i],
+  ['place', /\b(place|builds|rack|room|where)\b/i],
   ['zone', /\b(zone|area|section|bag|where it goes|module)\b/i],
   ['print', /\b(print|pattern|sticker|decoration)\b/i],
   ['qty', /\b(qty|quantity|quant|count|pieces|pcs|amount|number|how many|no\.? of|n)\b|^#$|^x$/i],

@@ -21,11 +21,10 @@ import {
   countingIds,
   type BuildId,
   type ColourId,
-  type KeptId,
+  type KeptAssemblyId,
   type PartId,
   type PoolModelId,
 } from '../shared/ids';
-import { poolSetting } from '../supply';
 import {
   BUILD,
   BUILT,
@@ -43,7 +42,7 @@ import {
 } from '../testing/world';
 import {
   aliasKey,
-  bringModFileIn,
+  modFileDiff,
   guessColumns,
   inventoryCsv,
   makeModFile,
@@ -116,8 +115,8 @@ describe('tables as people have them', () => {
     );
   });
 
-  it('takes stores with trays and conditions, sets with zones and extras', () => {
-    expect(rows('part,colour,qty,drawer,condition\nbrick 1x2,ash,2,C4,Used', 'stores')[0]).toMatchObject({
+  it('takes own parts with trays and conditions, sets with zones and extras', () => {
+    expect(rows('part,colour,qty,drawer,condition\nbrick 1x2,ash,2,C4,Used', 'stock')[0]).toMatchObject({
       tray: 'C4',
       condition: 'used',
     });
@@ -175,7 +174,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
   it('worklog CSV: its columns add up to the tally', () => {
     const csv = worklogCsv(file, [...log.planned.entries]);
     const f = log.planned.figures({ of: 'build' });
-    for (const c of ['out', 'in', 'recoloured', 'refreshed', 'net'] as const)
+    for (const c of ['out', 'in', 'recoloured', 'renewed', 'net'] as const)
       expect([c, sum(csv, c)]).toEqual([c, f[c]]);
     expect(sum(csv, 'out of pocket')).toBe(f.outOfPocket / 100);
     expect(sum(csv, 'worth')).toBe(f.worthIn / 100);
@@ -190,12 +189,12 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     expect(sum(sparesCsv(built), 'quantity')).toBe(log.built.figures({ of: 'build' }).sparesLeft);
   });
 
-  it('mod file: brought in again it gives the same books', () => {
+  it('mod file: imported again it gives the same books', () => {
     const records = world(log.entries);
     const text = JSON.stringify(makeModFile(records, BUILD, log.planned));
     const read = readModFile(text);
     if (!read.ok) throw new Error(JSON.stringify(read.reason));
-    const { diff, build } = bringModFileIn(read.value, countingIds('n'), '2026-01-01');
+    const { diff, build } = modFileDiff(read.value, countingIds('n'), '2026-01-01');
     const after = applyDiff(records, diff);
     const zones = [...after.zone.values()].filter((z) => z.build === build);
     const mods = [...after.modification.values()].filter((m) => m.build === build);
@@ -206,7 +205,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
       const [old, now] = [
         new Books(CONTEXT, log.entries, view),
         new Books(
-          { build, zones, modifications: mods, copies: after.copy, orders: after.order, background: [] },
+          { build, zones, modifications: mods, copies: after.copy, orders: after.order, surroundings: [] },
           entries,
           view,
         ),
@@ -232,25 +231,28 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
       shares: true,
     };
     const keep = (id: string, account: AccountKey) =>
-      added('kept', { id: asId<KeptId>(id), name: id, account, lots: [{ element: ELEMENTS[0]!, qty: 2 }] });
+      added('keptAssembly', {
+        id: asId<KeptAssemblyId>(id),
+        name: id,
+        account,
+        lots: [{ element: ELEMENTS[0]!, qty: 2 }],
+      });
     const records = applyDiff(
       world(log.entries),
       joinDiffs(
         added('poolModel', model),
-        added('setting', { id: poolSetting(BUILD), values: [1] }),
+        added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true }),
         keep('mine', sparesAccount(BUILD)),
         keep('theirs', sparesAccount(asId<BuildId>('other'))),
       ),
     );
     const file = makeModFile(records, BUILD, log.planned);
-    const { diff, build } = bringModFileIn(file, countingIds('n'), '2026-01-01');
+    const { diff, build } = modFileDiff(file, countingIds('n'), '2026-01-01');
     const brought = (type: string) => diff.added.filter((a) => a.type === type).map((a) => a.record);
     expect(brought('poolModel')).toMatchObject([{ ...model, id: expect.not.stringMatching(/^m$/), build }]);
-    expect(brought('setting')).toEqual([{ id: poolSetting(build), values: [1] }]);
-    expect(brought('kept')).toMatchObject([{ name: 'mine', account: sparesAccount(build) }]);
+    expect(brought('buildSources')).toEqual([{ id: build, build, boxesOnly: true }]);
+    expect(brought('keptAssembly')).toMatchObject([{ name: 'mine', account: sparesAccount(build) }]);
     expect(diff.added.find((a) => a.type === 'build')!.record).toMatchObject({ createdAt: '2026-01-01' });
-    const unbound = bringModFileIn({ ...file, bound: false }, countingIds('o'), '2026-01-01').diff;
-    expect(unbound.added.some((a) => a.type === 'setting')).toBe(false);
   });
 
   it('mod file: keeps to the published schema', () => {

@@ -16,6 +16,6 @@ export {
 } from './csv';
 export type { FileContext } from './csv';
 export { ordersCsv, ORDERS_COLUMNS, pickCsv, PICK_COLUMNS } from './parts-csv';
-export { bringModFileIn, stockEntry } from './bring-mod-file-in';
-export { makeModFile, modFileSchema, readModFile } from './mod-file';
-export type { ModFile, ModFileFault } from './mod-file';
+export { modFileDiff, stockEntry } from './mod-file-diff';
+export { makeModFile, modFileSchema, readModFile, type ModFileFault } from './mod-file';
+export { listOf, type ModFile } from './travelling';

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { PALETTE, matchColour } from '../colour';
-import { lex } from '../call-line/lexer';
+import { lex } from '../log-line/lexer';
 import { readPartName } from '../parts';
 import { readDecimal } from '../shared/decimal';
 import { readMoney } from '../shared/money';
 import { readPriceList } from '../supply';
-import { readCount, type BoxLot } from '../survey';
+import { readCount, type BoxLot } from '../inspection';
 import { aliasKey, guessColumns, headingKey, PURPOSES, readDelimited, readModFile, readRows } from './index';
 
 const LONG = 80_000;
@@ -49,7 +49,7 @@ describe.each(Object.entries(LINES))('%s', (_, line) => {
       const table = readDelimited(text);
       if (!table.ok) continue;
       headingKey(table.value);
-      readPriceList({ ...table.value, heading: ['part', 'colour', 'price', 'stock'] }, PALETTE, SELLER);
+      readPriceList({ ...table.value, heading: ['part', 'colour', 'price', 'add-stock'] }, PALETTE, SELLER);
       for (const purpose of PURPOSES) {
         const roles = guessColumns(table.value, purpose, PALETTE);
         const rows = readRows(table.value, { purpose, roles, palette: PALETTE, aliases: new Map() });

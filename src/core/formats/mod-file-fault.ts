@@ -1,13 +1,13 @@
 import {
-  accountOwner,
   entryFault,
-  placeOf,
+  OWNER_TYPES,
+  referencesOf,
   zoneTreeFault,
-  type AccountKey,
   type EntryFault,
+  type RecordType,
   type ZoneTreeFault,
 } from '../ledger';
-import type { ModFile } from './mod-file';
+import { listOf, TRAVELLING, type ModFile, type Travelling } from './travelling';
 
 /** What does not hold together in a mod file though every record of it has its shape. */
 export type ModFileBreak =
@@ -21,111 +21,48 @@ export type ModFileBreak =
  * that are not in it, zones that are no tree with a root, entries that break a law by themselves.
  */
 export function modFileBreak(file: ModFile): ModFileBreak | undefined {
-  const zones = zoneTreeFault(file.zones);
-  if (file.zones.length === 0 || zones) return { fault: 'zones', how: zones?.fault ?? 'no root' };
+  const list = listOf(file, 'zone');
+  const zones = zoneTreeFault(list);
+  if (list.length === 0 || zones) return { fault: 'zones', how: zones?.fault ?? 'no root' };
   return doubleIn(file) ?? lostIn(file) ?? badEntryIn(file);
 }
 
-type Listed = readonly { readonly id: string }[];
-
+/** An id that stands twice; of records that are named by what they speak of, two that speak of the same. */
 function doubleIn(file: ModFile): ModFileBreak | undefined {
-  const lists: Record<string, Listed> = {
-    copies: file.copies,
-    zones: file.zones,
-    phases: file.phases,
-    modifications: file.modifications,
-    whatIfs: file.whatIfs,
-    assemblies: file.assemblies,
-    orders: file.orders,
-    customColours: file.customColours,
-    countLines: file.countLines ?? [],
-    findings: file.findings ?? [],
-    schemes: file.schemes ?? [],
-    poolModels: file.poolModels ?? [],
-    kept: file.kept ?? [],
-    entries: file.entries,
-    // These are named by what they speak of.
-    'counts of a lot': (file.countLines ?? []).map((c) => ({ id: `${c.copy} ${c.zone} ${c.element}` })),
-    exposures: (file.exposures ?? []).map((x) => ({ id: `${x.zone} ${x.element}` })),
-    leftSlips: (file.leftSlips ?? []).map((s) => ({ id: `${s.zone} ${s.element}` })),
-  };
-  for (const [where, list] of Object.entries(lists)) {
+  for (const { type, spec, inModFile } of TRAVELLING) {
     const seen = new Set<string>();
-    for (const { id } of list) {
-      if (seen.has(id)) return { fault: 'twice', where, id };
-      seen.add(id);
-    }
+    for (const record of listOf(file, type))
+      for (const id of new Set([record.id, spec.idOf?.(record as never) ?? record.id])) {
+        if (seen.has(id)) return { fault: 'twice', where: inModFile.key, id };
+        seen.add(id);
+      }
   }
   return undefined;
 }
-
-/** The ids that each kind of record may be referred to by. */
-function idsIn(file: ModFile) {
-  const ids = (list: Listed | undefined) => new Set((list ?? []).map((r) => r.id));
-  return {
-    copy: ids(file.copies),
-    zone: ids(file.zones),
-    phase: ids(file.phases),
-    modification: ids(file.modifications),
-    whatIf: ids(file.whatIfs),
-    assembly: ids(file.assemblies),
-    order: ids(file.orders),
-    countLine: ids(file.countLines),
-    build: new Set<string>([file.build.id]),
-  };
-}
-type Ids = ReturnType<typeof idsIn>;
 
 function lostIn(file: ModFile): ModFileBreak | undefined {
-  const ids = idsIn(file);
-  for (const [where, kind, id] of referencesIn(file))
-    if (!ids[kind].has(id)) return { fault: 'refers to nothing', where, id };
+  const ids = new Map<string, Set<string>>([['build', new Set([file.build.id])]]);
+  for (const { type } of TRAVELLING) ids.set(type, new Set(listOf(file, type).map((r) => r.id)));
+  for (const travelling of TRAVELLING)
+    for (const record of listOf(file, travelling.type))
+      for (const { to, id } of referencesOf(travelling.spec.fields, record as never)) {
+        // Trays come with the file under their names, whether or not it has a list of them; the build is its own.
+        const known = to === OWNER_TYPES.stock || isOwnBuild(travelling, to, record) || ids.get(to)?.has(id);
+        if (!known) return { fault: 'refers to nothing', where: whereOf(travelling, record), id };
+      }
   return undefined;
 }
 
-type Reference = readonly [where: string, kind: keyof Ids, id: string];
+/** The `build` of a record is put in place when it is imported, whatever it says. */
+const isOwnBuild = ({ spec }: Travelling, to: string, record: object): boolean =>
+  to === 'build' && 'build' in record && 'build' in spec.fields && !('movements' in record);
 
-function* referencesIn(file: ModFile): Generator<Reference> {
-  const inZone = { exposures: file.exposures, schemes: file.schemes, leftSlips: file.leftSlips };
-  for (const [where, list] of Object.entries(inZone))
-    for (const r of list ?? []) yield [where, 'zone', r.zone];
-  for (const m of file.modifications) {
-    yield [`modification ${m.no}`, 'zone', m.zone];
-    if (m.phase !== null) yield [`modification ${m.no}`, 'phase', m.phase];
-  }
-  for (const c of file.countLines ?? []) {
-    yield ['countLines', 'copy', c.copy];
-    yield ['countLines', 'zone', c.zone];
-  }
-  for (const f of file.findings ?? []) {
-    yield ['findings', 'zone', f.zone];
-    if (f.modification !== null) yield ['findings', 'modification', f.modification];
-  }
-  for (const k of file.kept ?? []) yield* accountReference('kept', k.account);
-  for (const e of file.entries) {
-    const where = `entry ${e.no}`;
-    for (const kind of ['modification', 'whatIf', 'assembly', 'order'] as const) {
-      const id = e[kind];
-      if (id !== null) yield [where, kind, id];
-    }
-    if (e.counted !== null) yield [where, 'countLine', e.counted];
-    for (const m of e.movements) {
-      yield* accountReference(where, m.from);
-      yield* accountReference(where, m.to);
-    }
-  }
-}
-
-const OWNERS = { model: 'zone', shipped: 'copy', donor: 'copy', order: 'order', spares: 'build' } as const;
-
-/** Whose an account is must be in the file; trays come with it under their names. */
-function* accountReference(where: string, account: AccountKey): Generator<Reference> {
-  const place = placeOf(account);
-  if (place in OWNERS) yield [where, OWNERS[place as keyof typeof OWNERS], accountOwner<string>(account)];
-}
+/** "modification 3", "entry 12", or the list that it stands in. */
+const whereOf = ({ type, inModFile }: Travelling, record: object): string =>
+  'no' in record ? `${type} ${String(record.no)}` : inModFile.key;
 
 function badEntryIn(file: ModFile): ModFileBreak | undefined {
-  for (const e of file.entries) {
+  for (const e of listOf(file, 'entry' satisfies RecordType)) {
     const fault = entryFault(e);
     if (fault) return { fault: 'entry', where: `entry ${e.no}`, how: fault.fault };
   }

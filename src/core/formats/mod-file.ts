@@ -1,70 +1,54 @@
 import { z } from 'zod';
 import {
   accountOwner,
-  donorAccount,
+  isOfBuild,
   placeOf,
-  sparesAccount,
+  recordTypeNow,
+  upgradeRecord,
   type AccountKey,
   type BalanceRow,
   type Books,
   type Entry,
   type Movement,
   type RecordSet,
+  type RecordType,
   type RecordTypes,
 } from '../ledger';
 import type { BuildId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
 import { LIMITS } from '../shared/bounds';
-import { poolSetting } from '../supply';
 import { elementSchema, gradeSchema, recordSchema } from './record-schemas';
 import { modFileBreak, type ModFileBreak } from './mod-file-fault';
-import { upgradeRecord } from './upgrade';
+import { MOD_FILE_SCHEMA, TRAVELLING, type ModFile } from './travelling';
 
-/** The name and version that a mod file says it keeps to. */
-export const MOD_FILE_SCHEMA = 'evarn-mod/1';
+/** Versions that are read on: their lists and records had other names. */
+const EARLIER = ['evarn-mod/1'];
 
-const list = <T extends keyof RecordTypes>(type: T, most: number) => z.array(recordSchema(type)).max(most);
+const lists = Object.fromEntries(
+  TRAVELLING.map(({ type, inModFile: { key, most, optional } }) => {
+    const list = z.array(recordSchema(type)).max(most);
+    return [key, optional ? list.optional() : list];
+  }),
+);
+
+const stockRow: z.ZodType<ModFile['stock'][number]> = z.strictObject({
+  tray: z.string().min(1).max(LIMITS.id),
+  trayName: z.string().max(LIMITS.name),
+  element: elementSchema,
+  grade: gradeSchema,
+  qty: z.int().min(1).max(LIMITS.qty),
+});
 
 /**
- * A build as one JSON file: everything that belongs to it, and what its entries took from the stores, so that the
+ * A build as one JSON file: everything that belongs to it, and what its entries took from own parts, so that the
  * books come out the same in another workspace.
  */
 export const modFileSchema = z.strictObject({
   schema: z.literal(MOD_FILE_SCHEMA),
   build: recordSchema('build'),
-  copies: list('copy', 500),
-  zones: list('zone', 2000),
-  phases: list('phase', 500),
-  modifications: list('modification', 5000),
-  whatIfs: list('whatIf', 500),
-  assemblies: list('assembly', 1000),
-  orders: list('order', 2000),
-  customColours: list('customColour', 2000),
-  surveyCards: list('surveyCard', 1).optional(),
-  countLines: list('countLine', 50_000).optional(),
-  findings: list('finding', 5000).optional(),
-  exposures: list('exposure', 50_000).optional(),
-  schemes: list('scheme', 2000).optional(),
-  leftSlips: list('leftSlip', 50_000).optional(),
-  /** Models that are to come out of the build's boxes, and true where nothing else may be used. */
-  poolModels: list('poolModel', 500).optional(),
-  bound: z.boolean().optional(),
-  /** What is kept whole in its spares and its donor boxes. */
-  kept: list('kept', 2000).optional(),
-  entries: list('entry', LIMITS.movements),
-  stores: z
-    .array(
-      z.strictObject({
-        tray: z.string().min(1).max(LIMITS.id),
-        trayName: z.string().max(LIMITS.name),
-        element: elementSchema,
-        grade: gradeSchema,
-        qty: z.int().min(1).max(LIMITS.qty),
-      }),
-    )
-    .max(LIMITS.movements),
+  ...lists,
+  stock: z.array(stockRow).max(LIMITS.movements),
 });
-export type ModFile = z.infer<typeof modFileSchema>;
 
 export type ModFileFault =
   | { readonly fault: 'not json' }
@@ -77,45 +61,47 @@ export type ModFileFault =
 export function makeModFile(records: RecordSet, build: BuildId, planned: Books): ModFile {
   const found = records.build.get(build);
   if (!found) throw new Error(`no build ${build}`);
-  const all = <T extends keyof RecordTypes>(type: T): RecordTypes[T][] => [...records[type].values()];
-  const entries = all('entry').filter((e) => e.build === build);
-  const used = new Set(entries.flatMap((e) => e.movements.map((m) => m.element.split('|')[1])));
-  const own = new Set([sparesAccount(build), ...all('copy').map((c) => donorAccount(c.id))]);
+  const entries = [...records.entry.values()].filter((e) => e.build === build);
+  const trays = new Map([...records.tray.values()].map((t) => [t.id, t.name]));
+  const belongs = ownedBy(records, build, entries);
+  const travelling = TRAVELLING.map(({ type, spec, inModFile }) => {
+    const own = [...records[type].values()].filter((r) => belongs(type, r));
+    return [inModFile.key, spec.leaves ? own.map((r) => spec.leaves!(r as never)) : own];
+  });
   return {
     schema: MOD_FILE_SCHEMA,
     build: found,
-    copies: all('copy'),
-    zones: all('zone'),
-    phases: all('phase'),
-    modifications: all('modification'),
-    whatIfs: all('whatIf'),
-    assemblies: all('assembly'),
-    orders: all('order'),
-    customColours: all('customColour').filter((c) => used.has(c.id)),
-    surveyCards: all('surveyCard'),
-    countLines: all('countLine'),
-    // A photo stays in its workspace: the file would be many times as large with it.
-    findings: all('finding').map((f) => ({ ...f, photo: null })),
-    exposures: all('exposure'),
-    schemes: all('scheme'),
-    leftSlips: all('leftSlip'),
-    poolModels: all('poolModel'),
-    bound: records.setting.get(poolSetting(build))?.values[0] === 1,
-    kept: all('kept').filter((k) => own.has(k.account)),
-    entries,
-    stores: storesTaken(entries, planned, new Map(all('tray').map((t) => [t.id, t.name]))),
+    ...(Object.fromEntries(travelling) as object),
+    stock: stockTaken(entries, planned, trays),
+  };
+}
+
+/** Whether a record goes with a build: it belongs to it, lies in a place of it, or is a colour that its log uses. */
+function ownedBy(records: RecordSet, build: BuildId, entries: readonly Entry[]) {
+  const colours = new Set(entries.flatMap((e) => e.movements.map((m) => m.element.split('|')[1])));
+  const inBuild = (key: AccountKey): boolean => {
+    const owner = accountOwner<string>(key);
+    const place = placeOf(key);
+    if (place === 'spares') return owner === build;
+    if (place === 'donor') return records.copy.get(owner)?.build === build;
+    return place === 'model' && records.zone.get(owner)?.build === build;
+  };
+  return (type: RecordType, record: RecordTypes[RecordType]): boolean => {
+    if (isOfBuild(type)) return 'build' in record && record.build === build;
+    if ('account' in record) return inBuild(record.account);
+    return colours.has(record.id);
   };
 }
 
 /** What the entries took from each tray and the tray really had: a plan that overdraws stays a need. */
-function storesTaken(
+function stockTaken(
   entries: readonly Entry[],
   planned: Books,
   trays: ReadonlyMap<string, string>,
-): ModFile['stores'] {
+): ModFile['stock'] {
   const taken = new Map<string, BalanceRow>();
   const note = (account: AccountKey, m: Movement, qty: number) => {
-    if (placeOf(account) !== 'stores') return;
+    if (placeOf(account) !== 'stock') return;
     const key = `${account}|${m.grade}|${m.element}`;
     const before = taken.get(key)?.qty ?? 0;
     taken.set(key, { account, element: m.element, grade: m.grade, qty: before + qty });
@@ -145,21 +131,34 @@ export function readModFile(text: string): Result<ModFile, ModFileFault> {
   }
   const version = typeof json === 'object' && json && 'schema' in json ? String(json.schema) : '';
   if (!version.startsWith('evarn-mod/')) return fail({ fault: 'not a mod file' });
-  if (version !== MOD_FILE_SCHEMA) return fail({ fault: 'newer version', version });
-  const read = modFileSchema.safeParse(upgraded(json as object));
+  if (version !== MOD_FILE_SCHEMA && !EARLIER.includes(version))
+    return fail({ fault: 'newer version', version });
+  const read = modFileSchema.safeParse(upgraded(json as Readonly<Record<string, unknown>>));
   if (read.success) {
-    const broken = modFileBreak(read.data);
-    return broken ? fail(broken) : ok(read.data);
+    const file = read.data as unknown as ModFile;
+    const broken = modFileBreak(file);
+    return broken ? fail(broken) : ok(file);
   }
   const issue = read.error.issues[0];
   return fail({ fault: 'shape', where: issue?.path.join('.') ?? '', says: issue?.message ?? '' });
 }
 
-/** A file that an earlier program wrote, with its records in today's shape. */
-function upgraded(json: object): object {
-  const up = (key: string, type: 'entry' | 'modification') => {
-    const list = (json as Record<string, unknown>)[key];
-    return Array.isArray(list) ? { [key]: list.map((r: unknown) => upgradeRecord(type, r)) } : {};
-  };
-  return { ...json, ...up('entries', 'entry'), ...up('modifications', 'modification') };
+/** A file that an earlier program wrote, with its lists and records in today's shape. */
+function upgraded(json: Readonly<Record<string, unknown>>): object {
+  const { stores, bound, ...rest } = json;
+  const file: Record<string, unknown> = { ...rest, schema: MOD_FILE_SCHEMA };
+  if (stores !== undefined) file.stock ??= stores;
+  const build = (json.build as { id?: unknown } | undefined)?.id;
+  if (bound === true) file.buildSources ??= [{ id: build, build, boxesOnly: true }];
+  for (const { type, spec, inModFile } of TRAVELLING) {
+    for (const old of spec.earlier?.keys ?? [])
+      if (old in file) {
+        file[inModFile.key] ??= file[old];
+        delete file[old];
+      }
+    const list = file[inModFile.key];
+    if (Array.isArray(list))
+      file[inModFile.key] = list.map((r: unknown) => upgradeRecord(recordTypeNow(type) as RecordType, r));
+  }
+  return file;
 }

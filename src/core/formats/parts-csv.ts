@@ -1,4 +1,4 @@
-import type { Workbench } from '../bench';
+import type { Workbench } from '../workbench';
 import { placeOf } from '../ledger';
 import { elementKey, splitElementKey } from '../parts';
 import { moneyAsDecimal } from '../shared/money';
@@ -22,18 +22,18 @@ export const ORDERS_COLUMNS = [
 ] as const;
 
 /** Every order, a row a lot: what was bought, at what price, and how much of it is still on its way. */
-export function ordersCsv(bench: Workbench): string {
-  const rows = bench.entries
+export function ordersCsv(workbench: Workbench): string {
+  const rows = workbench.entries
     .filter((e) => e.kind === 'order' || e.kind === 'unpack')
     .flatMap((e) => {
-      const order = e.order ? bench.records.order.get(e.order) : undefined;
+      const order = e.order ? workbench.records.order.get(e.order) : undefined;
       if (!order) return [];
-      const copy = e.kind === 'unpack' ? boxOf(bench, order) : undefined;
+      const copy = e.kind === 'unpack' ? boxOf(workbench, order) : undefined;
       return e.movements
         .filter((m) => placeOf(m.to) === 'order')
         .map((m): Cell[] => {
           const { part, colour, print } = splitElementKey(m.element);
-          const there = bench.built.balances.at(m.to, elementKey(part, colour, print), m.grade);
+          const there = workbench.built.balances.at(m.to, elementKey(part, colour, print), m.grade);
           return [
             order.seller,
             order.placedAt.slice(0, 10),
@@ -58,10 +58,10 @@ export function ordersCsv(bench: Workbench): string {
 export const PICK_COLUMNS = ['place', 'quantity', 'part', 'colour', 'print', 'condition'] as const;
 
 /** What planned entries take out of trays, boxes and spares, in the order of the trays. */
-export const pickCsv = (bench: Workbench): string =>
+export const pickCsv = (workbench: Workbench): string =>
   writeCsv(
     PICK_COLUMNS,
-    pickList(bench, 'tray').map((l): Cell[] => {
+    pickList(workbench, 'tray').map((l): Cell[] => {
       const { part, colour, print } = splitElementKey(l.element);
       return [l.where, l.qty, part, colour, print, l.grade];
     }),

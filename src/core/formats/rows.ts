@@ -27,7 +27,7 @@ export type RowNote =
   | { readonly note: 'name kept as written' }
   | { readonly note: 'nearest colour'; readonly text: string; readonly deltaE: number };
 
-/** One row as it will be taken. */
+/** One row as it will be imported. */
 export interface ReadRow {
   readonly line: number;
   readonly text: string;

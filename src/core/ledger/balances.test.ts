@@ -9,7 +9,7 @@ import {
   modelAccount,
   OUTSIDE,
   placeOf,
-  storesAccount,
+  stockAccount,
   type AccountKey,
   type Movement,
 } from './index';
@@ -20,7 +20,7 @@ const ACCOUNTS: AccountKey[] = [
   OUTSIDE,
   modelAccount(asId('a')),
   modelAccount(asId('b')),
-  storesAccount(asId('t')),
+  stockAccount(asId('t')),
 ];
 
 const movements = fc.array(
@@ -117,7 +117,7 @@ describe('counts by grade', () => {
 });
 
 describe('account keys', () => {
-  it.each(['outside', 'model:z', 'gone:sold', 'stores:t:1'])('%s is one', (key) =>
+  it.each(['outside', 'model:z', 'gone:sold', 'stock:t:1'])('%s is one', (key) =>
     expect(isAccountKey(key)).toBe(true),
   );
   it.each(['', 'outside:x', 'model', 'model:', 'gone:away', 'moon:1'])('%s is none', (key) =>

@@ -1,8 +1,8 @@
 import type { ElementKey } from '../parts';
-import { placeOf, type AccountKey, type Place } from './accounts';
+import { placeOf, type AccountKey, type Place } from '../places';
 import { GradeCounts } from './grade-counts';
-import type { Grade } from './grades';
-import type { Movement } from './records';
+import type { Grade } from '../places';
+import type { Movement } from '../records';
 
 /** One line of a balance. */
 export interface BalanceRow {

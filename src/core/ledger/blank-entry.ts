@@ -1,4 +1,4 @@
-import type { Entry } from './records';
+import type { Entry } from '../records';
 
 /** An entry with nothing said beyond what every entry must say: done, in no modification, first in its log. */
 export const BLANK_ENTRY: Omit<Entry, 'id' | 'kind' | 'loggedAt' | 'movements'> = {
@@ -14,6 +14,7 @@ export const BLANK_ENTRY: Omit<Entry, 'id' | 'kind' | 'loggedAt' | 'movements'> 
   whatIf: null,
   assembly: null,
   order: null,
-  line: null,
+  splitFrom: null,
+  loan: null,
   counted: null,
 };

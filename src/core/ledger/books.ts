@@ -1,7 +1,7 @@
 import type { BuildId, EntryId, ModificationId, PhaseId, ZoneId } from '../shared/ids';
 import { Balances, type BalanceRow } from './balances';
 import { countEntry, noFigures, type Figure, type Figures } from './figures';
-import type { Copy, Entry, Modification, Order, Zone } from './records';
+import type { Copy, Entry, Modification, Order, Zone } from '../records';
 import { sharedCosts, takesShare } from './shared-costs';
 import { inView, type View } from './views';
 
@@ -12,8 +12,8 @@ export interface BooksContext {
   readonly modifications: readonly Modification[];
   readonly copies: ReadonlyMap<string, Copy>;
   readonly orders: ReadonlyMap<string, Order>;
-  /** Balances that the entries of other builds and of the stores leave. */
-  readonly background: readonly BalanceRow[];
+  /** Balances that the entries of other builds and of own parts leave. */
+  readonly surroundings: readonly BalanceRow[];
 }
 
 /** What a tally is taken of. A zone counts with the zones nested in it. */
@@ -41,7 +41,7 @@ export class Books {
     entries: readonly Entry[],
     readonly view: View,
   ) {
-    for (const row of context.background) this.balances.put(row.account, row.element, row.grade, row.qty);
+    for (const row of context.surroundings) this.balances.put(row.account, row.element, row.grade, row.qty);
     for (const entry of entries) if (inView(entry, view)) this.post(entry);
   }
 

@@ -1,54 +1,54 @@
 import { describe, expect, it } from 'vitest';
-import { addModification, addZone, readLine } from '../bench';
-import { costsOf, grade, modelAccount, priceLookup, type Price } from '../ledger';
+import { addModification, addZone, readLine } from '../workbench';
+import { costsOf, grade, modelAccount, priceLookup, type Price } from '.';
 import { countingIds } from '../shared/ids';
-import { did, makeBench, zoneId } from '../testing/bench';
+import { did, makeWorkbench, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 
 const source = { newId: countingIds('c'), now: '2026-11-25' };
 const ash = el('brick 1x2', 'ash');
 
-type Bench = ReturnType<typeof makeBench>;
-const begun = (bench: Bench, zone = zoneId('Wall')): Bench => {
-  did(bench, addModification(bench, 'First', zone, source));
-  return bench;
+type Bench = ReturnType<typeof makeWorkbench>;
+const begun = (workbench: Bench, zone = zoneId('Wall')): Bench => {
+  did(workbench, addModification(workbench, 'First', zone, source));
+  return workbench;
 };
-const movesOf = (bench: Bench, line: string) =>
-  readLine(bench, line, { modification: bench.modifications[0]!, planned: false }).clauses.flatMap(
+const movesOf = (workbench: Bench, line: string) =>
+  readLine(workbench, line, { modification: workbench.modifications[0]!, planned: false }).clauses.flatMap(
     (c) => c.entry?.movements ?? [],
   );
 
 describe('where pieces are taken from', () => {
   it('a zone first, then the zones nested in it, then what was placed in none', () => {
-    const bench = makeBench({ zones: { Wall: ['3 brick 1x2 ash'], Sill: ['4 brick 1x2 ash'] } });
-    const [sill] = bench.zones.filter((z) => z.name === 'Sill');
-    bench.apply({
+    const workbench = makeWorkbench({ zones: { Wall: ['3 brick 1x2 ash'], Sill: ['4 brick 1x2 ash'] } });
+    const [sill] = workbench.zones.filter((z) => z.name === 'Sill');
+    workbench.apply({
       added: [],
       removed: [],
       changed: [{ type: 'zone', from: sill!, to: { ...sill!, parent: zoneId('Wall') } }],
     });
-    begun(bench);
-    expect(movesOf(bench, '-5 brick 1x2 ash @wall').map((m) => [m.from, m.qty])).toEqual([
+    begun(workbench);
+    expect(movesOf(workbench, '-5 brick 1x2 ash @wall').map((m) => [m.from, m.qty])).toEqual([
       [modelAccount(zoneId('Wall')), 3],
       [modelAccount(zoneId('Sill')), 2],
     ]);
     // A zone that lies beside it is not gone to.
-    did(bench, addZone(bench, 'Roof', bench.rootZone.id, source));
-    const reading = readLine(bench, '-1 brick 1x2 ash @roof', {
-      modification: bench.modifications[0]!,
+    did(workbench, addZone(workbench, 'Roof', workbench.rootZone.id, source));
+    const reading = readLine(workbench, '-1 brick 1x2 ash @roof', {
+      modification: workbench.modifications[0]!,
       planned: false,
     });
     expect(reading.clauses[0]?.problem?.reason).toBe('not on the model');
   });
 
-  it('the commonest condition first, and for a refresh the worst', () => {
+  it('the commonest condition first, and for a renew the worst', () => {
     const lots = ['2 brick 1x2 ash new', '7 brick 1x2 ash used', '4 brick 1x2 ash yellowed'];
-    const bench = begun(makeBench({ zones: { Wall: lots }, stores: ['9 brick 1x2 ash new'] }));
-    expect(movesOf(bench, '-8 brick 1x2 ash').map((m) => [m.grade, m.qty])).toEqual([
+    const workbench = begun(makeWorkbench({ zones: { Wall: lots }, stock: ['9 brick 1x2 ash new'] }));
+    expect(movesOf(workbench, '-8 brick 1x2 ash').map((m) => [m.grade, m.qty])).toEqual([
       ['used', 7],
       ['yellowed', 1],
     ]);
-    const off = movesOf(bench, '%5 brick 1x2 ash').filter((m) => m.from.startsWith('model:'));
+    const off = movesOf(workbench, '%5 brick 1x2 ash').filter((m) => m.from.startsWith('model:'));
     expect(off.map((m) => [m.grade, m.qty])).toEqual([
       ['yellowed', 4],
       ['used', 1],
@@ -74,29 +74,29 @@ describe('what a piece is worth', () => {
   });
 
   it('what came back counts, to the spares and to own parts alike', () => {
-    const bench = begun(
-      makeBench({
+    const workbench = begun(
+      makeWorkbench({
         zones: { Wall: ['9 brick 1x2 ash'] },
-        stores: ['1 tile 2x2 bark'],
+        stock: ['1 tile 2x2 bark'],
         prices: ['brick 1x2 ash 9'],
       }),
     );
     const back = (line: string) => {
-      const entries = readLine(bench, line, {
-        modification: bench.modifications[0]!,
+      const entries = readLine(workbench, line, {
+        modification: workbench.modifications[0]!,
         planned: false,
       }).clauses;
-      return bench.built.trying(
+      return workbench.built.trying(
         entries.flatMap((c) => (c.entry ? [c.entry] : [])),
         [],
-        () => bench.built.figures({ of: 'build' }),
+        () => workbench.built.figures({ of: 'build' }),
       );
     };
-    const each = bench.priceOf(ash, grade('used'))!;
+    const each = workbench.priceOf(ash, grade('used'))!;
     expect(back('-2 brick 1x2 ash').worthBack).toBe(2 * each);
-    expect(back('-3 brick 1x2 ash to stores').worthBack).toBe(3 * each);
+    expect(back('-3 brick 1x2 ash to own parts').worthBack).toBe(3 * each);
     expect(back('-3 brick 1x2 ash to bin').worthBack).toBe(0);
-    const figures = back('-3 brick 1x2 ash to stores');
+    const figures = back('-3 brick 1x2 ash to own parts');
     expect(costsOf(figures).worthLessBack).toBe(figures.worthIn - 3 * each);
   });
 });

@@ -1,6 +1,6 @@
 import { assert } from '../shared/assert';
-import type { RecordType, RecordTypes, TypedRecord } from './records';
-import { RECORD_TYPES } from './records';
+import type { RecordType, RecordTypes, TypedRecord } from '../records';
+import { RECORD_TYPES } from '../records';
 
 /** One record as it was and as it is to be. */
 export type Change = {
@@ -42,6 +42,13 @@ export const changed = <T extends RecordType>(
   ...EMPTY_DIFF,
   changed: [{ type, from, to: { ...from, ...to } } as Change],
 });
+
+/** A record as it is to be, whether it was there before or not. */
+export const written = <T extends RecordType>(
+  type: T,
+  old: RecordTypes[T] | undefined,
+  record: RecordTypes[T],
+): Diff => (old ? changed(type, old, record) : added(type, record));
 
 /** Several diffs that touch different records, as one. */
 export const joinDiffs = (...diffs: readonly Diff[]): Diff => ({

@@ -66,9 +66,9 @@ describe.each([11, 12, 13, 14])('drafting, whatever is asked for (seed %i)', (se
     }
   });
 
-  it('refreshes only with better pieces than it takes off', () => {
-    const refreshed = drafts.filter((d) => d.intent.kind === 'refresh' && !d.intent.condition);
-    for (const { entry } of refreshed) {
+  it('renews only with better pieces than it takes off', () => {
+    const renewed = drafts.filter((d) => d.intent.kind === 'renew' && !d.intent.condition);
+    for (const { entry } of renewed) {
       const best = Math.min(
         ...entry.movements.filter((m) => placeOf(m.from) === 'model').map((m) => gradeRank(m.grade)),
       );

@@ -12,13 +12,13 @@ import {
   OUTSIDE,
   placeOf,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   type AccountKey,
-} from './accounts';
+} from '../places';
 import type { Books } from './books';
-import { byGrade, conditionOf, grade, gradeRank, type Grade } from './grades';
+import { byGrade, conditionOf, grade, gradeRank, type Grade } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
-import type { Entry, Modification, Movement } from './records';
+import type { Entry, Modification, Movement } from '../records';
 import type { PriceOf } from './tally';
 
 /** What drafting an entry needs to know. */
@@ -56,8 +56,8 @@ export type DraftProblem =
   | { readonly reason: 'nothing to do' }
   | { readonly reason: 'same zone' }
   | { readonly reason: 'same colour'; readonly element: ElementKey }
-  | { readonly reason: 'no stores' }
-  | { readonly reason: 'no such stand-in'; readonly element: ElementKey };
+  | { readonly reason: 'no own parts' }
+  | { readonly reason: 'no such placeholder'; readonly element: ElementKey };
 
 /** Makes the movements of an intent: which pieces from where, in which condition, at what worth. */
 export function draftMovements(
@@ -120,10 +120,10 @@ class Drafting {
     return nested.includes(this.context.rootZone) ? nested : [...nested, this.context.rootZone];
   }
 
-  /** Pieces leave the model: for a refresh the worst first, else the commonest condition first. */
+  /** Pieces leave the model: for a renew the worst first, else the commonest condition first. */
   private takeOff({ element, qty }: Pieces): DraftProblem | undefined {
     const to = this.destination();
-    if (!to) return { reason: this.intent.kind === 'move' ? 'same zone' : 'no stores' };
+    if (!to) return { reason: this.intent.kind === 'move' ? 'same zone' : 'no own parts' };
     let left = qty;
     for (const zone of this.zonesToTakeFrom()) {
       const from = modelAccount(zone);
@@ -141,7 +141,7 @@ class Drafting {
     const grades = this.books.balances.grades(account, element);
     const asked = this.intent.on.length === 0 ? this.intent.condition : null;
     const wanted = asked ? grades.filter(([g]) => conditionOf(g) === asked) : grades;
-    if (this.intent.kind === 'refresh') return wanted.toReversed();
+    if (this.intent.kind === 'renew') return wanted.toReversed();
     return wanted.toSorted(([a, m], [b, n]) => n - m || byGrade(a, b));
   }
 
@@ -151,11 +151,11 @@ class Drafting {
     if (kind === 'missing') return goneAccount('missing');
     if (destination === 'bin') return goneAccount('binned');
     const tray = this.context.trays[0];
-    if (destination === 'stores') return tray && storesAccount(tray);
+    if (destination === 'stock') return tray && stockAccount(tray);
     return sparesAccount(this.books.context.build);
   }
 
-  /** Pieces join the model from the named source, or from spares, then stores, and the rest is to buy. */
+  /** Pieces join the model from the named source, or from spares, then own parts, and the rest is to buy. */
   private putOn({ element, qty }: Pieces): DraftProblem | undefined {
     const { source } = this.intent;
     const to = modelAccount(this.zone);
@@ -194,14 +194,14 @@ class Drafting {
 
   private sourceAccounts(): AccountKey[] {
     const spares = sparesAccount(this.books.context.build);
-    const stores = this.context.trays.map(storesAccount);
+    const stock = this.context.trays.map(stockAccount);
     switch (this.intent.source) {
       case null:
-        return this.intent.price === null ? [spares, ...stores] : [];
+        return this.intent.price === null ? [spares, ...stock] : [];
       case 'spares':
         return [spares];
-      case 'stores':
-        return stores;
+      case 'stock':
+        return stock;
       case 'donor':
         return this.context.donors.map(donorAccount);
       case 'order':
@@ -211,10 +211,10 @@ class Drafting {
     }
   }
 
-  /** A refresh takes only what is better than the worst piece it replaces; the rest take what was asked for. */
+  /** A renew takes only what is better than the worst piece it replaces; the rest take what was asked for. */
   private goodEnough(g: Grade, element: ElementKey): boolean {
     if (this.intent.condition && conditionOf(g) !== this.intent.condition) return false;
-    if (this.intent.kind !== 'refresh') return true;
+    if (this.intent.kind !== 'renew') return true;
     const off = this.made.filter((m) => m.element === element && placeOf(m.from) === 'model');
     return off.every((m) => gradeRank(g) < gradeRank(m.grade));
   }
@@ -274,7 +274,8 @@ export function draftEntry(
     whatIf: intent.planned ? context.whatIf : null,
     assembly: intent.assembly,
     order: order ? asId<OrderId>(accountOwner(order.from)) : null,
-    line: null,
+    splitFrom: null,
+    loan: null,
     counted: null,
     loggedAt: stamp.loggedAt,
     movements: movements.value,

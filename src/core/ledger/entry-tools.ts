@@ -1,11 +1,11 @@
 import type { EntryId, ZoneId } from '../shared/ids';
 import { assert } from '../shared/assert';
-import { placeOf, zoneOf } from './accounts';
-import { LOGGED_KINDS, type LoggedKind } from './entry-kinds';
-import { conditionOf } from './grades';
+import { placeOf, zoneOf } from '../places';
+import { LOGGED_KINDS, type LoggedKind } from '../places';
+import { conditionOf } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
 import { BLANK_INTENT } from './intent';
-import type { Entry, Movement } from './records';
+import type { Entry, Movement } from '../records';
 
 const leaves = (m: Movement): boolean => placeOf(m.from) === 'model';
 const joins = (m: Movement): boolean => placeOf(m.to) === 'model';
@@ -44,7 +44,7 @@ export function intentOf(entry: Entry): Intent | undefined {
     zone: zoneIn(entry),
     toZone: entry.kind === 'move' ? (zoneOf(off[0]?.to ?? ('outside' as never)) ?? null) : null,
     source,
-    destination: to === 'stores' ? 'stores' : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
+    destination: to === 'stock' ? 'stock' : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
     condition: source === 'outside' && onlyCondition !== 'new' ? (onlyCondition ?? null) : null,
     price: source === 'outside' ? (bought?.worth ?? null) : null,
     why: entry.why,
@@ -88,10 +88,10 @@ export function splitEntry(entry: Entry, steps: number, restId: EntryId): [Entry
   assert(Number.isInteger(steps) && steps > 0 && steps < all, 'an entry is split inside', { steps, all });
   const sides = [entry.movements.filter(leaves), entry.movements.filter((m) => !leaves(m))];
   const cuts = sides.map((side) => cutMovements(side, (count(side) / all) * steps));
-  const line = entry.line ?? entry.id;
+  const splitFrom = entry.splitFrom ?? entry.id;
   return [
-    { ...entry, line, movements: cuts.flatMap(([first]) => first) },
-    { ...entry, id: restId, line, movements: cuts.flatMap(([, rest]) => rest) },
+    { ...entry, splitFrom, movements: cuts.flatMap(([first]) => first) },
+    { ...entry, id: restId, splitFrom, movements: cuts.flatMap(([, rest]) => rest) },
   ];
 }
 
@@ -109,22 +109,22 @@ function cutMovements(movements: readonly Movement[], pieces: number): [Movement
   return [first, rest];
 }
 
-/** Stand-ins still waiting for the right part. */
-export interface OpenStandIn {
+/** Placeholders still waiting for the right part. */
+export interface OpenPlaceholder {
   readonly element: Movement['element'];
   readonly standsFor: Movement['element'];
   readonly qty: number;
 }
 
-/** Stand-ins placed less those replaced, over some entries, by element and by what they stand for. */
-export function openStandIns(entries: Iterable<Entry>): OpenStandIn[] {
-  const open = new Map<string, OpenStandIn>();
+/** Placeholders placed less those replaced, over some entries, by element and by what they stand for. */
+export function openPlaceholders(entries: Iterable<Entry>): OpenPlaceholder[] {
+  const open = new Map<string, OpenPlaceholder>();
   const note = (element: Movement['element'], standsFor: Movement['element'], qty: number) => {
     const key = `${element}>${standsFor}`;
     open.set(key, { element, standsFor, qty: (open.get(key)?.qty ?? 0) + qty });
   };
   for (const entry of entries) {
-    if (entry.kind === 'stand-in' && entry.standsFor)
+    if (entry.kind === 'placeholder' && entry.standsFor)
       for (const p of onPieces(entry)) note(p.element, entry.standsFor, p.qty);
     if (entry.kind === 'replacement' && entry.standsFor)
       for (const p of offPieces(entry)) note(p.element, entry.standsFor, -p.qty);

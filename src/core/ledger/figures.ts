@@ -1,7 +1,7 @@
 import type { ZoneId } from '../shared/ids';
-import { placeOf, zoneOf, type Place } from './accounts';
-import { ENTRY_KINDS } from './entry-kinds';
-import type { Entry, Movement } from './records';
+import { placeOf, zoneOf, type Place } from '../places';
+import { ENTRY_KINDS } from '../places';
+import type { Entry, Movement } from '../records';
 
 /** Every number of a tally. Pieces, but for the last five, which are minor units. All are sums over entries. */
 export const FIGURES = [
@@ -11,21 +11,21 @@ export const FIGURES = [
   'in',
   'net',
   'recoloured',
-  'refreshed',
-  'standIns',
+  'renewed',
+  'placeholders',
   'replaced',
   'moved',
   'movedIn',
   'movedOut',
   'missing',
-  'madeGood',
+  'missingReplaced',
   'onModel',
   'released',
   'usedAgain',
   'passedOn',
   'sparesLeft',
   'fromSpares',
-  'fromStores',
+  'fromStock',
   'fromDonor',
   'fromOrder',
   'bought',
@@ -91,7 +91,7 @@ function countMove(sums: Figures, pieces: number, leaves: boolean, joins: boolea
 
 const FROM = {
   spares: 'fromSpares',
-  stores: 'fromStores',
+  stock: 'fromStock',
   donor: 'fromDonor',
   order: 'fromOrder',
   outside: 'bought',
@@ -102,7 +102,7 @@ function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   const figure = ENTRY_KINDS[entry.kind].joins;
   if (figure) sums[figure] += pieces;
   if (figure === 'in') sums.net += pieces;
-  if (entry.kind === 'stand-in') sums.standIns += pieces;
+  if (entry.kind === 'placeholder') sums.placeholders += pieces;
   sums.onModel += pieces;
   if (figure === 'shipped') return;
   if (place in FROM) sums[FROM[place as keyof typeof FROM]] += pieces;
@@ -123,7 +123,7 @@ function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;
-  if (place === 'spares' || place === 'stores') sums.worthBack += (m.worth ?? 0) * pieces;
+  if (place === 'spares' || place === 'stock') sums.worthBack += (m.worth ?? 0) * pieces;
   if (place !== 'spares') return;
   sums.released += pieces;
   sums.sparesLeft += pieces;

@@ -1,8 +1,8 @@
 import type { ElementKey } from '../parts';
-import type { AccountKey } from './accounts';
+import type { AccountKey } from '../places';
 import type { Balances } from './balances';
-import type { Grade } from './grades';
-import type { KeptAssembly } from './supply-records';
+import type { Grade } from '../places';
+import type { KeptAssembly } from '../records';
 
 /** Pieces at each place that are kept together under a name, by `account|element`. */
 export type Kept = ReadonlyMap<string, number>;
@@ -21,7 +21,7 @@ export function keptAt(kept: Iterable<KeptAssembly>): Kept {
 
 /**
  * What of an element may be taken from a place, by condition: what lies there less what is kept together. This is the one
- * answer to "what is free" that a line, the need, a pick list, putting away and mending slips all ask. What is kept is
+ * answer to "what is free" that a line, the need, a pick list, putting away and mending mismatches all ask. What is kept is
  * counted in the order in which the conditions are listed; grades of which nothing is free are left out.
  *
  * 5 used pieces of which 5 are kept whole: []; 3 new and 4 used of which 5 are kept: [['used', 2]]

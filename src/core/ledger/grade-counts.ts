@@ -1,4 +1,4 @@
-import { byGrade, type Grade } from './grades';
+import { byGrade, type Grade } from '../places';
 
 /**
  * Pieces of one element at one account, by grade. Nearly always there is one grade only, so the first has a slot of

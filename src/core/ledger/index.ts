@@ -1,13 +1,8 @@
-export * from './accounts';
-export * from './grades';
-export { WHYS, LOGGED_KINDS, ENTRY_KINDS, ENTRY_KIND_NAMES } from './entry-kinds';
-export type { EntryKind, LoggedKind, Why } from './entry-kinds';
-export * from './records';
-export * from './survey-records';
-export * from './supply-records';
-export { countLineId } from './natural-ids';
+export * from '../places';
+export * from '../records';
+export { upgradeDiff } from './upgrade-diff';
 export { BLANK_ENTRY } from './blank-entry';
-export { scopesOf, STORES_SCOPE } from './action';
+export { scopesOf, STOCK_SCOPE } from './action';
 export type { Action } from './action';
 export {
   added,
@@ -21,6 +16,7 @@ export {
   joinDiffs,
   removed,
   sameRecord,
+  written,
 } from './diff';
 export type { Change, Conflict, Diff, RecordSet } from './diff';
 export { Balances } from './balances';
@@ -48,10 +44,10 @@ export {
   intentOf,
   offPieces,
   onPieces,
-  openStandIns,
+  openPlaceholders,
   sizeOf,
   splitEntry,
   stepsOf,
   zoneIn,
 } from './entry-tools';
-export type { OpenStandIn } from './entry-tools';
+export type { OpenPlaceholder } from './entry-tools';

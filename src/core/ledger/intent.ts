@@ -1,12 +1,12 @@
 import type { ElementKey } from '../parts';
 import type { AssemblyId, ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
-import type { LoggedKind, Why } from './entry-kinds';
-import type { Condition } from './grades';
+import type { LoggedKind, Why } from '../places';
+import type { Condition } from '../places';
 
-export const SOURCES = ['spares', 'stores', 'donor', 'order', 'outside'] as const;
+export const SOURCES = ['spares', 'stock', 'donor', 'order', 'outside'] as const;
 export type SourceChoice = (typeof SOURCES)[number];
-export const DESTINATIONS = ['spares', 'stores', 'bin'] as const;
+export const DESTINATIONS = ['spares', 'stock', 'bin'] as const;
 export type DestinationChoice = (typeof DESTINATIONS)[number];
 
 export interface Pieces {
@@ -15,7 +15,7 @@ export interface Pieces {
 }
 
 /**
- * What a person wants logged, before it is known where the pieces come from. The call line reads it, pointing makes
+ * What a person wants logged, before it is known where the pieces come from. The log line reads it, pointing makes
  * it, and `draftEntry` turns it into movements.
  */
 export interface Intent {
@@ -27,7 +27,7 @@ export interface Intent {
   /** Null = the modification's own zone. */
   readonly zone: ZoneId | null;
   readonly toZone: ZoneId | null;
-  /** Null = spares, then stores, then to buy. */
+  /** Null = spares, then own parts, then to buy. */
   readonly source: SourceChoice | null;
   /** Null = spares. */
   readonly destination: DestinationChoice | null;
@@ -38,7 +38,7 @@ export interface Intent {
   readonly note: string;
   readonly hidden: boolean;
   readonly planned: boolean;
-  /** For a stand-in or its replacement: the element that belongs there. */
+  /** For a placeholder or its replacement: the element that belongs there. */
   readonly standsFor: ElementKey | null;
   readonly assembly: AssemblyId | null;
 }

@@ -105,7 +105,7 @@ describe.each(SEEDS)('laws of the ledger, log of seed %i', (seed) => {
       const onModel = ZONES.reduce((s, z) => s + books.balances.total(`model:${z.id}` as never), 0);
       expect(t.onModel).toBe(onModel);
       expect(t.net).toBe(t.in - t.out);
-      expect(t.shipped + t.net - t.missing + t.madeGood).toBe(onModel);
+      expect(t.shipped + t.net - t.missing + t.missingReplaced).toBe(onModel);
       expect(t.sparesLeft).toBe(books.balances.total('spares:b1' as never));
       expect(t.released + t.extras - t.usedAgain - t.passedOn).toBe(t.sparesLeft);
       for (const z of ZONES) {

@@ -1,8 +1,8 @@
-import { goneAccount, placeOf, type AccountKey } from './accounts';
+import { goneAccount, placeOf, type AccountKey } from '../places';
 import type { Balances } from './balances';
-import { ENTRY_KINDS, routeAllowed } from './entry-kinds';
-import { isGrade, type Grade } from './grades';
-import type { Entry } from './records';
+import { ENTRY_KINDS, routeAllowed } from '../places';
+import { isGrade, type Grade } from '../places';
+import type { Entry } from '../records';
 import type { ElementKey } from '../parts';
 
 /** Why an entry is not a lawful one. */

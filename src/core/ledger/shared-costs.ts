@@ -1,7 +1,7 @@
 import type { CopyId, EntryId } from '../shared/ids';
 import { splitByLargestRemainder, type Minor } from '../shared/money';
-import { donorAccount, placeOf, shippedAccount, type AccountKey } from './accounts';
-import type { Copy, Entry, Movement, Order } from './records';
+import { donorAccount, placeOf, shippedAccount, type AccountKey } from '../places';
+import type { Copy, Entry, Movement, Order } from '../records';
 
 /** True when an entry takes a share of an order's postage or a donor's price. */
 export function takesShare(entry: Entry): boolean {

@@ -27,12 +27,12 @@ import {
   grade,
   intentOf,
   modelAccount,
-  openStandIns,
+  openPlaceholders,
   orderAccount,
   OUTSIDE,
   shippedAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   takeTally,
   type Entry,
   type Intent,
@@ -49,7 +49,7 @@ const move = (qty: number, element = chalk, g = grade('used'), worth: number | n
   worth,
 });
 const [shipped, model, spares] = [shippedAccount(COPY), modelAccount(root), sparesAccount(BUILD)];
-const tray = storesAccount(asId('t1'));
+const tray = stockAccount(asId('t1'));
 
 const unpack = entry('u', 'unpack', [
   { ...move(20), from: shipped, to: model },
@@ -94,23 +94,23 @@ const KINDS: Record<
       logged({ kind: 'swap', off: [{ element: chalk, qty: 2 }], on: [{ element: ash, qty: 1 }] }, b),
     expected: { out: 2, in: 1, net: -1, onModel: 19 },
   },
-  refresh: {
+  renew: {
     make: (b) =>
-      logged({ kind: 'refresh', off: [{ element: chalk, qty: 4 }], on: [{ element: chalk, qty: 4 }] }, b),
-    expected: { out: 0, in: 0, refreshed: 4, onModel: 20, bought: 4 },
+      logged({ kind: 'renew', off: [{ element: chalk, qty: 4 }], on: [{ element: chalk, qty: 4 }] }, b),
+    expected: { out: 0, in: 0, renewed: 4, onModel: 20, bought: 4 },
   },
   move: {
     make: (b) => logged({ kind: 'move', off: [{ element: chalk, qty: 5 }], toZone: porch }, b),
     expected: { out: 0, in: 0, net: 0, moved: 5, onModel: 20 },
   },
-  'stand-in': {
-    make: (b) => logged({ kind: 'stand-in', on: [{ element: ash, qty: 2 }], standsFor: chalk }, b),
-    expected: { in: 2, net: 2, standIns: 2, onModel: 22 },
+  placeholder: {
+    make: (b) => logged({ kind: 'placeholder', on: [{ element: ash, qty: 2 }], standsFor: chalk }, b),
+    expected: { in: 2, net: 2, placeholders: 2, onModel: 22 },
   },
   replacement: {
     before: [
       unpack,
-      entry('s', 'stand-in', [{ ...move(2, ash), from: OUTSIDE, to: model }], {
+      entry('s', 'placeholder', [{ ...move(2, ash), from: OUTSIDE, to: model }], {
         standsFor: el('plate 2x3', 'bark'),
       }),
     ],
@@ -130,18 +130,18 @@ const KINDS: Record<
     make: (b) => logged({ kind: 'missing', off: [{ element: chalk, qty: 3 }] }, b),
     expected: { missing: 3, out: 0, net: 0, onModel: 17, released: 0 },
   },
-  'made-good': {
+  'replace-missing': {
     before: [unpack, entry('gone', 'missing', [{ ...move(3), from: model, to: goneAccount('missing') }])],
-    make: (b) => logged({ kind: 'made-good', on: [{ element: chalk, qty: 2 }] }, b),
-    expected: { missing: 3, madeGood: 2, in: 0, net: 0, onModel: 19 },
+    make: (b) => logged({ kind: 'replace-missing', on: [{ element: chalk, qty: 2 }] }, b),
+    expected: { missing: 3, missingReplaced: 2, in: 0, net: 0, onModel: 19 },
   },
   unpack: {
     before: [],
     make: () => unpack,
     expected: { shipped: 20, extras: 1, onModel: 20, sparesLeft: 1 },
   },
-  stock: {
-    make: () => entry('k', 'stock', [{ ...move(50), from: OUTSIDE, to: tray }], { build: null }),
+  'add-stock': {
+    make: () => entry('k', 'add-stock', [{ ...move(50), from: OUTSIDE, to: tray }], { build: null }),
     expected: { outOfPocket: 0, onModel: 20 },
   },
   order: {
@@ -185,14 +185,14 @@ describe('what each kind of entry counts as', () => {
     expect(Object.keys(KINDS).sort()).toEqual([...ENTRY_KIND_NAMES].sort()));
 });
 
-describe('cost, both schools', () => {
+describe('cost, both options', () => {
   it('counts bought pieces as out of pocket, own parts as worth only', () => {
-    const stock = entry('k', 'stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null });
+    const stock = entry('k', 'add-stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null });
     const add = logged({ kind: 'add', on: [{ element: ash, qty: 6 }] }, [unpack, stock]);
     const f = figures([unpack, stock, add]);
     const [newAsh, usedAsh] = [priceOf(ash, grade('new'))!, priceOf(ash, grade('used'))!];
     expect(costsOf(f)).toMatchObject({ outOfPocket: 2 * newAsh, worth: 2 * newAsh + 4 * usedAsh });
-    expect(f).toMatchObject({ fromStores: 4, bought: 2 });
+    expect(f).toMatchObject({ fromStock: 4, bought: 2 });
   });
 
   it('uses the price that was said, and says how many pieces have none', () => {
@@ -261,7 +261,7 @@ describe('drafting', () => {
   it('says how many there are and where when a part is not there', () => {
     const drafted = log({ kind: 'remove', off: [{ element: ash, qty: 1 }] }, [
       unpack,
-      entry('k', 'stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null }),
+      entry('k', 'add-stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null }),
     ]);
     expect(drafted).toMatchObject({
       ok: false,
@@ -286,16 +286,15 @@ describe('drafting', () => {
     expect(log(intent, [unpack])).toMatchObject({ ok: false, reason: { wanted: 6, there: 5 } });
   });
 
-  it('refreshes the worst pieces with better ones only', () => {
+  it('renews the worst pieces with better ones only', () => {
     const old = entry('f', 'unpack', [
       { ...move(2, ash, grade('faded')), from: shipped, to: model },
       { ...move(3, ash), from: shipped, to: model },
       { ...move(9, ash, grade('faded')), from: shipped, to: spares },
     ]);
-    const made = logged(
-      { kind: 'refresh', off: [{ element: ash, qty: 3 }], on: [{ element: ash, qty: 3 }] },
-      [old],
-    );
+    const made = logged({ kind: 'renew', off: [{ element: ash, qty: 3 }], on: [{ element: ash, qty: 3 }] }, [
+      old,
+    ]);
     expect(made.movements.map((m) => [m.grade, m.qty, m.from === model])).toEqual([
       ['faded', 2, true],
       ['used', 1, true],
@@ -320,10 +319,10 @@ describe('drafting', () => {
     ).toBe(false);
   });
 
-  it('keeps track of stand-ins until they are replaced', () => {
+  it('keeps track of placeholders until they are replaced', () => {
     const bark = el('plate 2x3', 'bark');
     const stand = logged(
-      { kind: 'stand-in', on: [{ element: ash, qty: 8 }], standsFor: bark },
+      { kind: 'placeholder', on: [{ element: ash, qty: 8 }], standsFor: bark },
       [unpack],
       's',
     );
@@ -337,7 +336,7 @@ describe('drafting', () => {
       [unpack, stand],
       'r',
     );
-    expect(openStandIns([stand, swap])).toEqual([{ element: ash, standsFor: bark, qty: 5 }]);
+    expect(openPlaceholders([stand, swap])).toEqual([{ element: ash, standsFor: bark, qty: 5 }]);
   });
 
   it('turns an entry back into what was said', () => {
@@ -346,14 +345,14 @@ describe('drafting', () => {
       kind: 'recolour',
       off: [{ element: chalk, qty: 6 }],
       on: [{ element: ash, qty: 6 }],
-      why: 'slip',
+      why: 'mismatch',
       note: 'n',
     };
     expect(intentOf(logged(said, [unpack]))).toMatchObject({
       kind: 'recolour',
       off: said.off,
       on: said.on,
-      why: 'slip',
+      why: 'mismatch',
       note: 'n',
     });
     expect(intentOf(unpack)).toBeUndefined();

@@ -1,10 +1,10 @@
 import type { ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
-import { sparesAccount, type AccountKey, placeOf } from './accounts';
+import { sparesAccount, type AccountKey, placeOf } from '../places';
 import type { Books, Scope } from './books';
 import type { Figure, Figures } from './figures';
-import type { Grade } from './grades';
-import type { Entry, Price } from './records';
+import type { Grade } from '../places';
+import type { Entry, Price } from '../records';
 
 /** What a piece is worth in a condition: minor units, or null when the price book does not say. */
 export type PriceOf = (element: ElementKey, grade: Grade) => Minor | null;

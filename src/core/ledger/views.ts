@@ -1,6 +1,6 @@
 import { never } from '../shared/assert';
 import type { WhatIfId } from '../shared/ids';
-import type { Entry } from './records';
+import type { Entry } from '../records';
 
 /** How the same books are looked at. */
 export type View =

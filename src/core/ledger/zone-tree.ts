@@ -1,5 +1,5 @@
 import type { BuildId, ZoneId } from '../shared/ids';
-import type { Zone } from './records';
+import type { Zone } from '../records';
 
 /** What is wrong with the zones of a build. */
 export type ZoneTreeFault =

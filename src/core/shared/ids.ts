@@ -19,8 +19,8 @@ export type FindingId = Id<'finding'>;
 export type ReadingId = Id<'reading'>;
 export type ExposureId = Id<'exposure'>;
 export type WhiteningId = Id<'whitening'>;
-export type WatchId = Id<'watch'>;
-export type KeptId = Id<'kept'>;
+export type WaitingId = Id<'waiting'>;
+export type KeptAssemblyId = Id<'keptAssembly'>;
 export type PoolModelId = Id<'poolModel'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */

@@ -1,25 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Workbench } from '../bench';
+import type { Workbench } from '../workbench';
 import {
   entryFault,
-  openStandIns,
+  openPlaceholders,
   overdrafts,
   modelAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   type AccountKey,
   type Entry,
   type Intent,
 } from '../ledger';
-import { solveBySteps } from '../make-up';
-import { asId, type WatchId } from '../shared/ids';
-import { did, makeBench, planned, TEST_BUILD, TEST_TRAY, testSource, zoneId } from '../testing/bench';
+import { solveBySteps } from '../sourcing';
+import { asId, type WaitingId } from '../shared/ids';
+import { did, makeWorkbench, planned, TEST_BUILD, TEST_TRAY, testSource, zoneId } from '../testing/workbench';
 import { marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
   awaited,
-  countOrderIn,
+  receiveOrder,
   daysBetween,
   needOf,
   outlookOf,
@@ -30,32 +30,39 @@ import {
   poseProblem,
   PREFERENCES,
   fitPool,
-  standInsOf,
-  swapStandIns,
-  watchedNow,
+  placeholdersOf,
+  swapPlaceholders,
+  nowAvailable,
 } from './index';
 import { PALETTE } from '../colour';
 
 const source = testSource();
 const [amber, dune] = [el('brick 1x2', 'amber'), el('brick 1x2', 'dune')];
 
-const logged = (bench: Workbench, state: 'planned' | 'done', ...intents: Partial<Intent>[]): Workbench => {
-  planned(bench, source, ...intents);
+const logged = (
+  workbench: Workbench,
+  state: 'planned' | 'done',
+  ...intents: Partial<Intent>[]
+): Workbench => {
+  planned(workbench, source, ...intents);
   if (state === 'done')
-    bench.apply({
+    workbench.apply({
       added: [],
       removed: [],
-      changed: bench.entries
+      changed: workbench.entries
         .filter((e) => e.state === 'planned')
         .map((from) => ({ type: 'entry' as const, from, to: { ...from, state: 'done' } as Entry })),
     });
-  return bench;
+  return workbench;
 };
 
 describe('picking', () => {
-  const bench = () =>
+  const workbench = () =>
     logged(
-      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] }, stores: ['9 brick 1x2 amber', '3 tile 2x2 bark'] }),
+      makeWorkbench({
+        zones: { Wall: ['4 brick 1x2 dune'] },
+        stock: ['9 brick 1x2 amber', '3 tile 2x2 bark'],
+      }),
       'planned',
       { on: [{ element: amber, qty: 4 }] },
       { on: [{ element: amber, qty: 3 }] },
@@ -63,22 +70,22 @@ describe('picking', () => {
     );
 
   it('takes a line in hand: it is the build’s, and the plans take it from there', () => {
-    const b = bench();
+    const b = workbench();
     const line = pickList(b, 'tray').find((l) => l.element === amber)!;
-    expect(line).toMatchObject({ place: 'stores', qty: 7 });
+    expect(line).toMatchObject({ place: 'stock', qty: 7 });
     did(b, pickOut(b, line, source));
     expect(b.built.balances.at(sparesAccount(TEST_BUILD), amber)).toBe(7);
     expect(pickList(b, 'tray').find((l) => l.element === amber)).toMatchObject({ place: 'spares', qty: 7 });
-    expect(needOf(b)).toMatchObject({ missing: 0, fromSpares: 7, fromStores: 2 });
+    expect(needOf(b)).toMatchObject({ missing: 0, fromSpares: 7, fromStock: 2 });
     expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
   });
 
   it('in any order changes no need, and leaves nothing below zero', () =>
     fc.assert(
-      fc.property(fc.array(fc.nat(5), { maxLength: 4 }), (turns) => {
-        const b = bench();
+      fc.property(fc.array(fc.nat(5), { maxLength: 4 }), (undoRedo) => {
+        const b = workbench();
         const before = needOf(b).missing;
-        for (const n of turns) {
+        for (const n of undoRedo) {
           const lines = pickList(b, 'tray');
           did(b, pickOut(b, lines[n % lines.length]!, source));
         }
@@ -88,34 +95,37 @@ describe('picking', () => {
     ));
 });
 
-describe('stand-ins', () => {
-  const bench = () =>
+describe('placeholders', () => {
+  const workbench = () =>
     logged(
-      makeBench({
+      makeWorkbench({
         zones: { Wall: ['1 tile 2x2 bark'] },
-        stores: ['5 brick 1x2 amber', '3 brick 1x2 dune'],
+        stock: ['5 brick 1x2 amber', '3 brick 1x2 dune'],
       }),
       'done',
-      { kind: 'stand-in', on: [{ element: amber, qty: 5 }], standsFor: dune },
+      { kind: 'placeholder', on: [{ element: amber, qty: 5 }], standsFor: dune },
     );
 
   it('are swapped as far as the right part is at hand, and the rest still stand', () => {
-    const b = bench();
-    expect(standInsOf(b)).toMatchObject([{ qty: 5, here: 3, coming: 0 }]);
+    const b = workbench();
+    expect(placeholdersOf(b)).toMatchObject([{ qty: 5, here: 3, coming: 0 }]);
     const pieces = b.built.figures({ of: 'build' }).onModel;
-    did(b, swapStandIns(b, standInsOf(b)[0]!, source));
-    expect(standInsOf(b)).toMatchObject([{ qty: 2, here: 0 }]);
-    expect(openStandIns(b.entries)).toMatchObject([{ qty: 2 }]);
-    // The right part in a stand-in's place is neither in nor out.
+    did(b, swapPlaceholders(b, placeholdersOf(b)[0]!, source));
+    expect(placeholdersOf(b)).toMatchObject([{ qty: 2, here: 0 }]);
+    expect(openPlaceholders(b.entries)).toMatchObject([{ qty: 2 }]);
+    // The right part in a placeholder's place is neither in nor out.
     expect(b.built.figures({ of: 'build' }).onModel).toBe(pieces);
     expect(b.built.balances.at(sparesAccount(TEST_BUILD), amber)).toBe(3);
     expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
   });
 
   it('stay as they are while none is at hand', () => {
-    const b = did(bench(), swapStandIns(bench(), standInsOf(bench())[0]!, testSource('other')));
+    const b = did(
+      workbench(),
+      swapPlaceholders(workbench(), placeholdersOf(workbench())[0]!, testSource('other')),
+    );
     expect(
-      swapStandIns(b, { element: amber, standsFor: el('brick 1x2', 'kelp'), qty: 1 }, source).diff.added,
+      swapPlaceholders(b, { element: amber, standsFor: el('brick 1x2', 'kelp'), qty: 1 }, source).diff.added,
     ).toEqual([]);
   });
 });
@@ -123,7 +133,7 @@ describe('stand-ins', () => {
 describe('counting a parcel in', () => {
   const ordered = () => {
     const b = logged(
-      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] } }),
+      makeWorkbench({ zones: { Wall: ['4 brick 1x2 dune'] } }),
       'planned',
       { kind: 'recolour', off: [{ element: dune, qty: 4 }], on: [{ element: amber, qty: 4 }] },
       { on: [{ element: amber, qty: 3 }] },
@@ -144,10 +154,10 @@ describe('counting a parcel in', () => {
     expect(awaited(b, order)).toMatchObject([{ qty: 10 }]);
     did(
       b,
-      countOrderIn(b, order, (l) => l.qty, source, { straightOn: true, rest: TEST_TRAY }),
+      receiveOrder(b, order, (l) => l.qty, source, { straightOn: true, rest: TEST_TRAY }),
     );
     expect(b.entries.filter((e) => e.state === 'planned')).toEqual([]);
-    expect(b.built.balances.at(storesAccount(TEST_TRAY), amber)).toBe(3);
+    expect(b.built.balances.at(stockAccount(TEST_TRAY), amber)).toBe(3);
     expect(b.built.balances.at(modelAccount(zoneId('Wall')), amber)).toBe(7);
     expect(overdrafts(b.built.balances)).toEqual([]);
   });
@@ -158,7 +168,7 @@ describe('counting a parcel in', () => {
         const { b, order } = ordered();
         did(
           b,
-          countOrderIn(b, order, () => came, source, { straightOn, rest: TEST_TRAY }),
+          receiveOrder(b, order, () => came, source, { straightOn, rest: TEST_TRAY }),
         );
         expect(awaited(b, order)).toEqual([]);
         expect(needOf(b).missing).toBe(Math.max(0, 7 - came));
@@ -166,7 +176,7 @@ describe('counting a parcel in', () => {
         expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
         const at = (a: AccountKey) => b.built.balances.at(a, amber);
         const kept =
-          at(sparesAccount(TEST_BUILD)) + at(storesAccount(TEST_TRAY)) + at(modelAccount(zoneId('Wall')));
+          at(sparesAccount(TEST_BUILD)) + at(stockAccount(TEST_TRAY)) + at(modelAccount(zoneId('Wall')));
         expect(kept).toBe(came);
       }),
     ));
@@ -193,21 +203,21 @@ describe('late orders seen coming', () => {
   });
 });
 
-it('the watch list tells what the register and the sellers have of it', () => {
-  const watch = (qty: number) => ({ id: asId<WatchId>(`w${qty}`), element: dune, qty, note: '', at: '' });
+it('the waiting list tells what the register and the sellers have of it', () => {
+  const waiting = (qty: number) => ({ id: asId<WaitingId>(`w${qty}`), element: dune, qty, note: '', at: '' });
   const market = marketOf(sellerOf('A', [offerOf(dune, 12, 5)]), sellerOf('B', [offerOf(dune, 9, 4)]));
   const register = { look: () => ({ made: false as const }) };
-  expect(watchedNow([watch(20), watch(9)], register, market, 2026)).toMatchObject([
-    { watch: { qty: 9 }, pieces: 9, price: 9, seller: 'B', isHad: true, made: 'never' },
-    { watch: { qty: 20 }, isHad: false },
+  expect(nowAvailable([waiting(20), waiting(9)], register, market, 2026)).toMatchObject([
+    { waiting: { qty: 9 }, pieces: 9, price: 9, seller: 'B', isHad: true, made: 'never' },
+    { waiting: { qty: 20 }, isHad: false },
   ]);
-  expect(watchedNow([watch(1)], register, null, 2026)).toMatchObject([{ pieces: 0, price: null }]);
+  expect(nowAvailable([waiting(1)], register, null, 2026)).toMatchObject([{ pieces: 0, price: null }]);
 });
 
 describe('a pool', () => {
   it('counts what comes from elsewhere than its boxes as exceptions', () => {
     const b = logged(
-      makeBench({ zones: { Wall: ['4 brick 1x2 dune'] }, stores: ['2 brick 1x2 amber'] }),
+      makeWorkbench({ zones: { Wall: ['4 brick 1x2 dune'] }, stock: ['2 brick 1x2 amber'] }),
       'planned',
       { kind: 'remove', off: [{ element: dune, qty: 2 }] },
       { on: [{ element: dune, qty: 2 }], source: 'spares' },

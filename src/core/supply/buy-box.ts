@@ -1,4 +1,4 @@
-import type { Source, Workbench } from '../bench';
+import type { Source, Workbench } from '../workbench';
 import {
   added,
   BLANK_ENTRY,
@@ -34,7 +34,7 @@ export interface BoughtBox {
 
 /** Buys a box: it waits sealed at an order of its own. */
 export function buyBox(
-  bench: Workbench,
+  workbench: Workbench,
   box: MarketBox,
   no: number,
   today: string,
@@ -42,7 +42,7 @@ export function buyBox(
 ): BoughtBox {
   const order: Order = {
     id: asId<OrderId>(source.newId()),
-    build: bench.build,
+    build: workbench.build,
     seller: box.seller,
     postage: 0,
     due: addDays(today, box.days),
@@ -51,7 +51,7 @@ export function buyBox(
   const at = orderAccount(order.id);
   const copy: Copy = {
     id: asId<CopyId>(source.newId()),
-    build: bench.build,
+    build: workbench.build,
     setName: box.name,
     setCode: box.code,
     condition: box.condition,
@@ -62,7 +62,7 @@ export function buyBox(
   const entry: Entry = {
     ...BLANK_ENTRY,
     id: asId<EntryId>(source.newId()),
-    build: bench.build,
+    build: workbench.build,
     kind: 'unpack',
     no,
     order: order.id,
@@ -74,14 +74,14 @@ export function buyBox(
       qty: l.qty,
       from: shippedAccount(copy.id),
       to: at,
-      worth: bench.priceOf(l.element, g),
+      worth: workbench.priceOf(l.element, g),
     })),
   };
   const lots = box.lots.map((l) => ({
     account: at,
     element: l.element,
     grade: g,
-    price: bench.priceOf(l.element, g) ?? 0,
+    price: workbench.priceOf(l.element, g) ?? 0,
     qty: l.qty,
   }));
   return {

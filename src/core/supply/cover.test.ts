@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { highs, solveExactly } from '@/workers/make-up/exact';
+import { highs, solveExactly } from '@/workers/sourcing/exact';
 import type { PoolModel } from '../ledger';
 import { elementKey } from '../parts';
 import { asId, type ColourId, type PartId, type PoolModelId } from '../shared/ids';
 import { el } from '../testing/world';
-import { coverProgramme, mainColours, mustsIn, type Cover, type CoverBox, type CoverModel } from './cover';
+import { coverModel, mainColours, mustsIn, type Cover, type CoverBox, type CoverModel } from './cover';
 
 let solver: Awaited<ReturnType<typeof highs>>;
 beforeAll(async () => {
@@ -37,8 +37,8 @@ const model = (name: string, musts: PoolModel['musts'], more: Partial<CoverModel
   ...more,
 });
 const solved = (boxes: readonly CoverBox[], models: readonly CoverModel[]): Cover => {
-  const { programme, decode } = coverProgramme(boxes, models);
-  const answer = solveExactly(solver, programme, { start: null, seconds: 20, gap: 0 });
+  const { linearModel, decode } = coverModel(boxes, models);
+  const answer = solveExactly(solver, linearModel, { start: null, seconds: 20, gap: 0 });
   return decode(answer.values!);
 };
 

@@ -1,5 +1,5 @@
 import type { PoolModel } from '../ledger';
-import { ProgrammeBuilder, type Programme } from '../make-up';
+import { ModelBuilder, type LinearModel } from '../sourcing';
 import { elementKey, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, PoolModelId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -66,15 +66,15 @@ export function mainColours(m: CoverModel, boxes: readonly CoverBox[]): ColourId
 }
 
 /**
- * Which boxes, at least cost, cover several models together, as a mixed-integer programme: copies of each box, a main
+ * Which boxes, at least cost, cover several models together, as a mixed-integer linear model: copies of each box, a main
  * colour for each model, no two models in the same unless they share. What cannot be covered is lacking at a price above
  * all boxes, so that there is always an answer and it lacks as little as can be.
  */
-export function coverProgramme(
+export function coverModel(
   boxes: readonly CoverBox[],
   models: readonly CoverModel[],
-): { programme: Programme; decode: (values: ArrayLike<number>) => Cover } {
-  const builder = new ProgrammeBuilder();
+): { linearModel: LinearModel; decode: (values: ArrayLike<number>) => Cover } {
+  const builder = new ModelBuilder();
   const bought = boxes.map((b) => builder.column(b.price, b.most, true));
   const choices = models.map((m) =>
     mainColours(m, boxes).map((c) => ({ c, column: builder.column(0, 1, true) })),
@@ -104,7 +104,7 @@ export function coverProgramme(
     ]);
   }
   return {
-    programme: builder.build(),
+    linearModel: builder.build(),
     decode: (values) => {
       const at = (column: number) => Math.round(values[column] ?? 0);
       const copies = boxes.map((b, i) => ({ code: b.code, name: b.name, copies: at(bought[i]!) }));
@@ -133,7 +133,7 @@ type Choice = { readonly c: ColourId; readonly column: number };
 
 /** No two models in the same main colour, but for those that share theirs. */
 function addApart(
-  builder: ProgrammeBuilder,
+  builder: ModelBuilder,
   models: readonly CoverModel[],
   choices: readonly (readonly Choice[])[],
 ): void {

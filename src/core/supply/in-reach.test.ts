@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ElementKey } from '../parts';
-import { makeBench } from '../testing/bench';
+import { makeWorkbench } from '../testing/workbench';
 import { el } from '../testing/world';
 import {
   chanceWithin,
@@ -13,7 +13,7 @@ import {
   type MarketSeller,
 } from './index';
 
-const palette = makeBench({ zones: {} }).palette;
+const palette = makeWorkbench({ zones: {} }).palette;
 const ash = el('plate 2x4', 'ash');
 const offer = (element: ElementKey, price: number, stock: number, grade = 'new') => ({
   element,
@@ -49,7 +49,7 @@ const reach = (
   buys: never[] | object[] = [],
 ) => inReach(ash, { buys: buys as never }, m, { ...PREFERENCES, ...preferences }, palette);
 
-describe('what is in reach of a lot that cannot be had', () => {
+describe('what is in reach of a lot that is not available', () => {
   it('nothing, where nobody has anything like it', () =>
     expect(reach(market(seller('Near', [])))).toEqual([]));
 

@@ -1,5 +1,5 @@
 import { deltaE00, type Colour } from '../colour';
-import type { MakeUpPlan } from '../make-up';
+import type { BuyingPlan } from '../sourcing';
 import { elementKey, inColour, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import { chanceWithin, type MarketAnswer, type MarketOffer, type MarketSeller, type Post } from './market';
@@ -42,7 +42,7 @@ export function othersToAsk(elements: readonly ElementKey[], colours: readonly C
  */
 export function inReach(
   element: ElementKey,
-  plan: Pick<MakeUpPlan, 'buys'>,
+  plan: Pick<BuyingPlan, 'buys'>,
   market: MarketAnswer,
   preferences: Preferences,
   palette: readonly Colour[],
@@ -132,7 +132,7 @@ function nearColours(element: ElementKey, lawful: readonly Left[], palette: read
   return palette
     .flatMap((c): (InReach & { deltaE: number })[] => {
       const other = inColour(element, c.id);
-      // A clear part is no stand-in for an opaque one, however near its colour.
+      // A clear part is no placeholder for an opaque one, however near its colour.
       if (other === element || c.finish !== own.finish) return [];
       const found = told(
         lawful.filter((o) => o.offer.element === other),

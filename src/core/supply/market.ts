@@ -26,9 +26,6 @@ export interface MarketSeller extends Post {
   readonly offers: readonly MarketOffer[];
 }
 
-/** The id of the setting that moves the demo's clock on, in days. */
-export const CLOCK_SETTING = 'clock';
-
 /** How parcels come: usual days from order to door, their spread (a standard deviation), and the share that is late. */
 export interface Post {
   readonly days: number;

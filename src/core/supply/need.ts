@@ -1,7 +1,7 @@
-import type { Workbench } from '../bench';
+import type { Workbench } from '../workbench';
 import {
   freeOf,
-  openStandIns,
+  openPlaceholders,
   OUTSIDE,
   placeOf,
   zoneOf,
@@ -15,7 +15,7 @@ import type { EntryId, ModificationId, ZoneId } from '../shared/ids';
 /** Pieces that one movement of a planned entry still has to get from somewhere. */
 export interface NeedSource {
   readonly entry: EntryId;
-  /** Which of the entry's movements; null = the entry placed a stand-in, and this is what it stands for. */
+  /** Which of the entry's movements; null = the entry placed a placeholder, and this is what it stands for. */
   readonly movement: number | null;
   readonly qty: number;
   /** Where another shape is taken instead: so many pieces of it fill the place of one. */
@@ -39,12 +39,12 @@ export interface NeedReport {
   /** All that planned entries put on. */
   readonly planned: number;
   readonly fromSpares: number;
-  readonly fromStores: number;
+  readonly fromStock: number;
   readonly fromDonors: number;
   readonly ordered: number;
   readonly missing: number;
-  /** Of those missing: pieces that a stand-in keeps the place of. */
-  readonly standIns: number;
+  /** Of those missing: pieces that a placeholder keeps the place of. */
+  readonly placeholders: number;
   /** Elements of which the plan takes nearly all there are: two pieces or fewer stay at hand. */
   readonly runningLow: readonly {
     readonly element: ElementKey;
@@ -57,9 +57,9 @@ export interface NeedReport {
 class Supplies {
   private readonly left = new Map<string, number>();
 
-  constructor(bench: Workbench) {
-    const { balances } = bench.built;
-    const { kept } = bench;
+  constructor(workbench: Workbench) {
+    const { balances } = workbench.built;
+    const { kept } = workbench;
     for (const r of balances.rows())
       this.put(
         r.account,
@@ -68,7 +68,7 @@ class Supplies {
         r.qty > 0 ? freeOf(balances, r.account, r.element, r.grade, kept) : r.qty,
       );
     // What builds before this one have planned to take is not there for it.
-    for (const c of bench.claims) this.take(c.account, c.element, c.grade, c.qty);
+    for (const c of workbench.claims) this.take(c.account, c.element, c.grade, c.qty);
   }
 
   at(account: AccountKey, element: ElementKey, g: Grade): number {
@@ -88,18 +88,18 @@ class Supplies {
 }
 
 /**
- * Need = planned - what the same build frees - stores - donors - already ordered, in the order of the log: a planned entry
- * that calls for more than its place then has is short by the rest. A stand-in that was placed keeps the need of the part it
- * stands for open until that is there. Of the stores only what builds before this one leave counts, and what is kept
+ * Need = planned - what the same build frees - own parts - donors - already ordered, in the order of the log: a planned entry
+ * that calls for more than its place then has is short by the rest. A placeholder that was placed keeps the need of the part it
+ * stands for open until that is there. Of own parts only what builds before this one leave counts, and what is kept
  * whole does not. What-ifs are nobody's need.
  */
-export function needOf(bench: Workbench): NeedReport {
-  const entries = bench.entries
+export function needOf(workbench: Workbench): NeedReport {
+  const entries = workbench.entries
     .filter((e) => e.state === 'planned' && e.whatIf === null)
     .sort((a, b) => a.no - b.no || a.position - b.position);
-  const left = new Supplies(bench);
+  const left = new Supplies(workbench);
   const lots = new Map<string, { element: ElementKey; hidden: boolean; sources: NeedSource[] }>();
-  const counts = { spares: 0, stores: 0, donor: 0, order: 0 };
+  const counts = { spares: 0, stock: 0, donor: 0, order: 0 };
   const taken = new Map<ElementKey, number>();
   let planned = 0;
   const short = (e: Entry, movement: number | null, element: ElementKey, qty: number) => {
@@ -119,16 +119,16 @@ export function needOf(bench: Workbench): NeedReport {
       const place = placeOf(m.from);
       if (place === 'outside') return short(e, i, m.element, m.qty);
       const had = left.take(m.from, m.element, m.grade, m.qty);
-      if (place === 'spares' || place === 'stores' || place === 'donor' || place === 'order')
+      if (place === 'spares' || place === 'stock' || place === 'donor' || place === 'order')
         counts[place] += had;
-      if (place === 'stores' || place === 'spares') taken.set(m.element, (taken.get(m.element) ?? 0) + had);
+      if (place === 'stock' || place === 'spares') taken.set(m.element, (taken.get(m.element) ?? 0) + had);
       if (had < m.qty) short(e, i, m.element, m.qty - had);
     });
   }
-  let standIns = 0;
-  for (const { element, qty, entry } of standInNeed(bench, left)) {
+  let placeholders = 0;
+  for (const { element, qty, entry } of placeholderNeed(workbench, left)) {
     short(entry, null, element, qty);
-    standIns += qty;
+    placeholders += qty;
   }
   const all = [...lots.values()]
     .map((l) => ({ ...l, qty: l.sources.reduce((s, x) => s + x.qty, 0) }))
@@ -137,29 +137,29 @@ export function needOf(bench: Workbench): NeedReport {
     lots: all,
     planned,
     fromSpares: counts.spares,
-    fromStores: counts.stores,
+    fromStock: counts.stock,
     fromDonors: counts.donor,
     ordered: counts.order,
     missing: all.reduce((s, l) => s + l.qty, 0),
-    standIns,
-    runningLow: runningLow(bench, taken, left),
+    placeholders,
+    runningLow: runningLow(workbench, taken, left),
   };
 }
 
-/** What stand-ins stand for and nobody has free or on order: the last placed lack theirs first. */
-function* standInNeed(
-  bench: Workbench,
+/** What placeholders stand for and nobody has free or on order: the last placed lack theirs first. */
+function* placeholderNeed(
+  workbench: Workbench,
   left: Supplies,
 ): Iterable<{ element: ElementKey; qty: number; entry: Entry }> {
   const open = new Map<ElementKey, number>();
-  for (const s of openStandIns(bench.entries.filter((e) => e.whatIf === null)))
+  for (const s of openPlaceholders(workbench.entries.filter((e) => e.whatIf === null)))
     open.set(s.standsFor, (open.get(s.standsFor) ?? 0) + s.qty);
   for (const [element, qty] of open) {
     let lack = qty;
-    for (const r of bench.built.balances.rows(isSupply))
+    for (const r of workbench.built.balances.rows(isSupply))
       if (r.element === element && lack > 0) lack -= left.take(r.account, element, r.grade, lack);
-    const placed = bench.entries.filter(
-      (e) => e.kind === 'stand-in' && e.standsFor === element && e.whatIf === null && e.state === 'done',
+    const placed = workbench.entries.filter(
+      (e) => e.kind === 'placeholder' && e.standsFor === element && e.whatIf === null && e.state === 'done',
     );
     for (const entry of placed.sort((a, b) => b.no - a.no)) {
       const n = Math.min(
@@ -172,15 +172,15 @@ function* standInNeed(
   }
 }
 
-const isSupply = (a: AccountKey): boolean => ['spares', 'stores', 'donor', 'order'].includes(placeOf(a));
+const isSupply = (a: AccountKey): boolean => ['spares', 'stock', 'donor', 'order'].includes(placeOf(a));
 
 function runningLow(
-  bench: Workbench,
+  workbench: Workbench,
   taken: ReadonlyMap<ElementKey, number>,
   left: Supplies,
 ): NeedReport['runningLow'] {
   const there = new Map<ElementKey, number>();
-  for (const r of bench.built.balances.rows((a) => ['stores', 'spares'].includes(placeOf(a)))) {
+  for (const r of workbench.built.balances.rows((a) => ['stock', 'spares'].includes(placeOf(a)))) {
     const n = left.at(r.account, r.element, r.grade);
     there.set(r.element, (there.get(r.element) ?? 0) + Math.max(0, n));
   }

@@ -1,4 +1,4 @@
-import type { MakeUpPlan } from '../make-up';
+import type { BuyingPlan } from '../sourcing';
 import type { Grade } from '../ledger';
 import type { ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
@@ -23,7 +23,7 @@ export interface Parcel {
 }
 
 /** The parcels of a plan, dearest first. */
-export function parcelsOf(plan: MakeUpPlan, market: MarketAnswer): Parcel[] {
+export function parcelsOf(plan: BuyingPlan, market: MarketAnswer): Parcel[] {
   const names = new Map(market.sellers.map((s) => [s.id, s]));
   return [...new Set(plan.buys.map((b) => String(b.seller)))]
     .flatMap((id): Parcel[] => {

@@ -1,11 +1,11 @@
-import type { Workbench } from '../bench';
+import type { Workbench } from '../workbench';
 import { accountOwner, freeOf, placeOf, type AccountKey, type Grade } from '../ledger';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { EntryId, ModificationId } from '../shared/ids';
 
 /** One thing to get out: so many of an element from a place. */
 export interface PickLine {
-  readonly place: 'stores' | 'spares' | 'donor';
+  readonly place: 'stock' | 'spares' | 'donor';
   readonly account: AccountKey;
   /** Tray's name, "spares", or the box. */
   readonly where: string;
@@ -22,26 +22,30 @@ export const PICK_ORDERS = ['tray', 'shape'] as const;
 export type PickOrder = (typeof PICK_ORDERS)[number];
 
 /**
- * What planned entries take out of stores, spares and boxes: in the order of the trays, or for sorting into cups by
+ * What planned entries take out of own parts, spares and boxes: in the order of the trays, or for sorting into cups by
  * family, size and colour. With a modification, only its own.
  */
-export function pickList(bench: Workbench, order: PickOrder, only: ModificationId | null = null): PickLine[] {
-  const trays = new Map([...bench.records.tray.values()].map((t) => [t.id as string, t]));
-  const { kept } = bench;
+export function pickList(
+  workbench: Workbench,
+  order: PickOrder,
+  only: ModificationId | null = null,
+): PickLine[] {
+  const trays = new Map([...workbench.records.tray.values()].map((t) => [t.id as string, t]));
+  const { kept } = workbench;
   const lines = new Map<string, PickLine>();
-  for (const e of bench.entries) {
+  for (const e of workbench.entries) {
     if (e.state !== 'planned' || e.whatIf !== null || (only && e.modification !== only)) continue;
     for (const m of e.movements) {
       const place = placeOf(m.from);
-      if (place !== 'stores' && place !== 'spares' && place !== 'donor') continue;
+      if (place !== 'stock' && place !== 'spares' && place !== 'donor') continue;
       const tray = trays.get(accountOwner(m.from));
-      const copy = bench.records.copy.get(accountOwner(m.from));
+      const copy = workbench.records.copy.get(accountOwner(m.from));
       const where =
-        place === 'stores' ? (tray?.name ?? 'tray') : place === 'donor' ? (copy?.setName ?? 'box') : 'spares';
+        place === 'stock' ? (tray?.name ?? 'tray') : place === 'donor' ? (copy?.setName ?? 'box') : 'spares';
       const key = `${m.from}|${m.element}|${m.grade}`;
       const old = lines.get(key);
       // No more can be got out than is free there, whatever the plans say.
-      const free = freeOf(bench.built.balances, m.from, m.element, m.grade, kept);
+      const free = freeOf(workbench.built.balances, m.from, m.element, m.grade, kept);
       const rest = free - (old?.qty ?? 0);
       const qty = Math.min(m.qty, rest);
       if (qty <= 0) continue;
@@ -49,7 +53,7 @@ export function pickList(bench: Workbench, order: PickOrder, only: ModificationI
         place,
         account: m.from,
         where: tray?.place ? `${where}, ${tray.place}` : where,
-        rank: place === 'stores' ? (tray?.position ?? 0) : place === 'spares' ? -1 : 1e6,
+        rank: place === 'stock' ? (tray?.position ?? 0) : place === 'spares' ? -1 : 1e6,
         element: m.element,
         grade: m.grade,
         qty: (old?.qty ?? 0) + qty,

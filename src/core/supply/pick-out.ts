@@ -1,4 +1,4 @@
-import { transferOf, type Command, type Source, type Workbench } from '../bench';
+import { transferOf, type Command, type Source, type Workbench } from '../workbench';
 import { added, changed, joinDiffs, sparesAccount, type Diff, type Movement } from '../ledger';
 import type { PickLine } from './pick-list';
 
@@ -7,13 +7,13 @@ import type { PickLine } from './pick-list';
  * from there. So what was picked is this build's, and no other build's plan can count on it. Lines of the spares are in hand
  * already.
  */
-export function pickOut(bench: Workbench, line: PickLine, source: Source): Command {
+export function pickOut(workbench: Workbench, line: PickLine, source: Source): Command {
   if (line.place === 'spares') return { label: 'pick nothing', diff: joinDiffs() };
-  const spares = sparesAccount(bench.build);
+  const spares = sparesAccount(workbench.build);
   let left = line.qty;
   const diffs: Diff[] = [];
   for (const id of line.entries) {
-    const entry = bench.records.entry.get(id);
+    const entry = workbench.records.entry.get(id);
     if (!entry) continue;
     const movements = entry.movements.flatMap((m): Movement[] => {
       if (m.from !== line.account || m.element !== line.element || m.grade !== line.grade) return [m];
@@ -29,6 +29,6 @@ export function pickOut(bench: Workbench, line: PickLine, source: Source): Comma
   const movement = { element, grade, qty, from: line.account, to: spares, worth: null };
   return {
     label: `pick ${qty}`,
-    diff: joinDiffs(added('entry', transferOf(bench, [movement], 'picked', source)), ...diffs),
+    diff: joinDiffs(added('entry', transferOf(workbench, [movement], 'picked', source)), ...diffs),
   };
 }

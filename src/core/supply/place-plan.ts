@@ -1,4 +1,4 @@
-import type { Command, Source, Workbench } from '../bench';
+import type { Command, Source, Workbench } from '../workbench';
 import {
   added,
   BLANK_ENTRY,
@@ -12,7 +12,7 @@ import {
   type Grade,
   type Movement,
 } from '../ledger';
-import type { MakeUpPlan } from '../make-up';
+import type { BuyingPlan } from '../sourcing';
 import type { ElementKey } from '../parts';
 import { asId, type EntryId, type ModificationId, type OrderId } from '../shared/ids';
 import { splitByLargestRemainder, type Minor } from '../shared/money';
@@ -31,13 +31,13 @@ interface Supply {
   /** The parcel they come in; null = a box. */
   readonly parcel: Parcel | null;
   /** Where they wait for a build: each has an order of its own in a parcel that several share. */
-  readonly at: (bench: Workbench) => AccountKey;
+  readonly at: (workbench: Workbench) => AccountKey;
 }
 
 /** Pieces of a parcel that a build has need of, by the modification that has it. */
 interface Share {
   readonly supply: Supply;
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly modification: ModificationId | null;
   readonly qty: number;
 }
@@ -48,14 +48,14 @@ interface Share {
  * a donor once it has come. One command, so it is one undo.
  */
 export function placePlan(
-  bench: Workbench,
+  workbench: Workbench,
   lots: readonly NeedLot[],
-  plan: MakeUpPlan,
+  plan: BuyingPlan,
   market: MarketAnswer,
   today: string,
   source: Source,
 ): Command & { readonly orders: readonly OrderId[] } {
-  return placeTogether([bench], lots, plan, market, today, source);
+  return placeTogether([workbench], lots, plan, market, today, source);
 }
 
 /**
@@ -64,19 +64,19 @@ export function placePlan(
  * so a plan for several has none. Orders of one parcel have seller and moment in common.
  */
 export function placeTogether(
-  benches: readonly Workbench[],
+  workbenches: readonly Workbench[],
   lots: readonly NeedLot[],
-  plan: MakeUpPlan,
+  plan: BuyingPlan,
   market: MarketAnswer,
   today: string,
   source: Source,
 ): Command & { readonly orders: readonly OrderId[] } {
-  const [first] = benches;
+  const [first] = workbenches;
   if (!first) return { label: 'order nothing', diff: joinDiffs(), orders: [] };
-  const numbers = new Map(benches.map((b) => [b, b.nextEntry(null).no]));
-  const nextNo = (bench: Workbench): number => {
-    const no = numbers.get(bench) ?? 0;
-    numbers.set(bench, no + 1);
+  const numbers = new Map(workbenches.map((b) => [b, b.nextEntry(null).no]));
+  const nextNo = (workbench: Workbench): number => {
+    const no = numbers.get(workbench) ?? 0;
+    numbers.set(workbench, no + 1);
     return no;
   };
   const diffs: Diff[] = [];
@@ -84,7 +84,11 @@ export function placeTogether(
   const parcels = parcelsOf(plan, market);
   const idOf = orderIds(source);
   const supplies = parcels.flatMap((parcel) =>
-    parcel.lots.map((l): Supply => ({ ...l, parcel, at: (bench) => orderAccount(idOf(parcel, bench)) })),
+    parcel.lots.map((l): Supply => ({
+      ...l,
+      parcel,
+      at: (workbench) => orderAccount(idOf(parcel, workbench)),
+    })),
   );
   let boxes = 0;
   for (const d of plan.donors)
@@ -97,39 +101,45 @@ export function placeTogether(
       diffs.push(bought.diff);
       supplies.push(...bought.lots.map((l): Supply => ({ ...l, parcel: null, at: () => l.account })));
     }
-  const { entries, shares } = allot(benches, lots, plan, supplies);
+  const { entries, shares } = allot(workbenches, lots, plan, supplies);
   for (const parcel of parcels) {
     const mine = shares.filter((s) => s.supply.parcel === parcel);
-    const takers = benches.filter((b) => mine.some((s) => s.bench === b));
+    const takers = workbenches.filter((b) => mine.some((s) => s.workbench === b));
     const over = supplies
       .filter((s) => s.parcel === parcel && s.qty > 0)
-      .map((supply): Share => ({ supply, bench: takers[0] ?? first, modification: null, qty: supply.qty }));
+      .map((supply): Share => ({
+        supply,
+        workbench: takers[0] ?? first,
+        modification: null,
+        qty: supply.qty,
+      }));
     const all = [...mine, ...over];
     const owners = takers.length > 0 ? takers : [first];
-    const worth = (b: Workbench) => all.reduce((s, x) => s + (x.bench === b ? x.qty * x.supply.price : 0), 0);
+    const worth = (b: Workbench) =>
+      all.reduce((s, x) => s + (x.workbench === b ? x.qty * x.supply.price : 0), 0);
     const postage = splitByLargestRemainder(parcel.postage + parcel.filler, owners.map(worth));
-    owners.forEach((bench, i) => {
-      const id = idOf(parcel, bench);
+    owners.forEach((workbench, i) => {
+      const id = idOf(parcel, workbench);
       orders.push(id);
       diffs.push(
         added('order', {
           id,
-          build: bench.build,
+          build: workbench.build,
           seller: parcel.name,
           postage: postage[i] ?? 0,
           due: addDays(today, parcel.days),
           placedAt: source.now,
         }),
       );
-      for (const [modification, movements] of byModification(all.filter((x) => x.bench === bench)))
+      for (const [modification, movements] of byModification(all.filter((x) => x.workbench === workbench)))
         diffs.push(
           added('entry', {
             ...BLANK_ENTRY,
             id: asId<EntryId>(source.newId()),
-            build: bench.build,
+            build: workbench.build,
             modification,
             kind: 'order',
-            no: nextNo(bench),
+            no: nextNo(workbench),
             order: id,
             note: parcel.name,
             loggedAt: source.now,
@@ -148,13 +158,13 @@ export function placeTogether(
 }
 
 /** The id of each build's order in each parcel, the same whenever it is asked for. */
-function orderIds(source: Source): (parcel: Parcel, bench: Workbench) => OrderId {
+function orderIds(source: Source): (parcel: Parcel, workbench: Workbench) => OrderId {
   const ids = new Map<Parcel, Map<Workbench, OrderId>>();
-  return (parcel, bench) => {
+  return (parcel, workbench) => {
     const ofParcel = ids.get(parcel) ?? new Map<Workbench, OrderId>();
     ids.set(parcel, ofParcel);
-    const id = ofParcel.get(bench) ?? asId<OrderId>(source.newId());
-    ofParcel.set(bench, id);
+    const id = ofParcel.get(workbench) ?? asId<OrderId>(source.newId());
+    ofParcel.set(workbench, id);
     return id;
   };
 }
@@ -162,9 +172,9 @@ function orderIds(source: Source): (parcel: Parcel, bench: Workbench) => OrderId
 /** What is bought for each modification, as movements from outside to where it waits. */
 function byModification(shares: readonly Share[]): Map<ModificationId | null, Movement[]> {
   const found = new Map<ModificationId | null, Movement[]>();
-  for (const { supply, bench, modification, qty } of shares) {
+  for (const { supply, workbench, modification, qty } of shares) {
     const { element, grade, price } = supply;
-    const bought: Movement = { element, grade, qty, from: OUTSIDE, to: supply.at(bench), worth: price };
+    const bought: Movement = { element, grade, qty, from: OUTSIDE, to: supply.at(workbench), worth: price };
     found.set(modification, [...(found.get(modification) ?? []), bought]);
   }
   return found;
@@ -172,9 +182,9 @@ function byModification(shares: readonly Share[]): Map<ModificationId | null, Mo
 
 /** Gives supplies to the needs, and rewrites the planned entries to take them from where they will be. */
 function allot(
-  benches: readonly Workbench[],
+  workbenches: readonly Workbench[],
   lots: readonly NeedLot[],
-  plan: MakeUpPlan,
+  plan: BuyingPlan,
   supplies: readonly Supply[],
 ): { entries: [Entry, Entry][]; shares: Share[] } {
   const rewritten = new Map<Entry, Map<number, { take: Movement[]; qty: number }>>();
@@ -188,10 +198,10 @@ function allot(
       const without = Math.min(lack, s.qty);
       lack -= without;
       let want = s.qty - without;
-      const bench = benches.find((b) => b.records.entry.has(s.entry));
-      const entry = bench?.records.entry.get(s.entry);
-      if (!bench || !entry) continue;
-      // What a stand-in stands for waits at its build's order: no plan takes it yet.
+      const workbench = workbenches.find((b) => b.records.entry.has(s.entry));
+      const entry = workbench?.records.entry.get(s.entry);
+      if (!workbench || !entry) continue;
+      // What a placeholder stands for waits at its build's order: no plan takes it yet.
       const movement = s.movement === null ? null : entry.movements[s.movement];
       if (movement === undefined) continue;
       for (const supply of supplies) {
@@ -203,12 +213,12 @@ function allot(
         if (n === 0) continue;
         supply.qty -= n;
         want -= n;
-        shares.push({ supply, bench, modification: movement && entry.modification, qty: n });
+        shares.push({ supply, workbench, modification: movement && entry.modification, qty: n });
         if (!movement || s.movement === null) continue;
         const rows = rewritten.get(entry) ?? new Map<number, { take: Movement[]; qty: number }>();
         const row = rows.get(s.movement) ?? { take: [], qty: 0 };
         const { element, grade, price } = supply;
-        row.take.push({ ...movement, element, grade, qty: n, from: supply.at(bench), worth: price });
+        row.take.push({ ...movement, element, grade, qty: n, from: supply.at(workbench), worth: price });
         row.qty += n / per;
         rows.set(s.movement, row);
         rewritten.set(entry, rows);

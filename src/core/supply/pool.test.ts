@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PartId } from '../shared/ids';
-import { makeBench } from '../testing/bench';
+import { makeWorkbench } from '../testing/workbench';
 import { el } from '../testing/world';
 import { coloursOfPart, fitPool } from './index';
 
@@ -21,7 +21,7 @@ describe('a pool of boxes', () => {
       ],
     },
   ];
-  const palette = makeBench({ zones: {} }).palette;
+  const palette = makeWorkbench({ zones: {} }).palette;
 
   it('fits or is short, with what comes near, how many copies more, and what is left over', () => {
     expect(fitPool(boxes, [{ element: ash, qty: 8 }], palette)).toMatchObject({

@@ -1,6 +1,6 @@
-import type { Workbench } from '../bench';
+import type { Command, Workbench } from '../workbench';
 import { deltaE00, type Colour } from '../colour';
-import { placeOf, type Entry } from '../ledger';
+import { placeOf, written, type Entry, type RecordSet } from '../ledger';
 import { elementKey, inColour, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { BuildId, PartId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -108,16 +108,23 @@ function alikeIn(element: ElementKey, left: ReadonlyMap<ElementKey, number>): Po
     .slice(0, 2);
 }
 
-/** The id of the setting that binds a build to its own boxes. */
-export const poolSetting = (build: BuildId): string => `pool:${build}`;
+/** True of a build that takes from its own boxes and nothing else. */
+export const isBoundToBoxes = (records: RecordSet, build: BuildId): boolean =>
+  records.buildSources.get(build)?.boxesOnly ?? false;
+
+/** Binds a build to its own boxes, or lets it take from anywhere. */
+export const bindToBoxes = (records: RecordSet, build: BuildId, boxesOnly: boolean): Command => ({
+  label: boxesOnly ? 'bind the build to its boxes' : 'let the build take from anywhere',
+  diff: written('buildSources', records.buildSources.get(build), { id: build, build, boxesOnly }),
+});
 
 /** Entries of a build that put on pieces from elsewhere than its own boxes, and how many: exceptions where it is bound. */
-export function poolExceptions(bench: Workbench): { entry: Entry; qty: number }[] {
-  return bench.entries.flatMap((entry) => {
+export function poolExceptions(workbench: Workbench): { entry: Entry; qty: number }[] {
+  return workbench.entries.flatMap((entry) => {
     if (entry.whatIf !== null) return [];
     const qty = entry.movements.reduce((s, m) => {
       const from = placeOf(m.from);
-      const outside = from === 'stores' || from === 'order' || from === 'outside';
+      const outside = from === 'stock' || from === 'order' || from === 'outside';
       return s + (placeOf(m.to) === 'model' && outside && entry.kind !== 'regrade' ? m.qty : 0);
     }, 0);
     return qty > 0 ? [{ entry, qty }] : [];

@@ -1,5 +1,5 @@
 import type { Minor } from '../shared/money';
-import type { MakeUpPlan, Problem, ProblemElement } from '../make-up';
+import type { BuyingPlan, Problem, ProblemElement } from '../sourcing';
 import { grade, type Grade } from '../ledger';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { PriceOf } from '../ledger';
@@ -87,7 +87,7 @@ export function boxRefused(
   return inTime(box, p) ? undefined : 'late';
 }
 
-/** The need and a market as a make-up problem. Lots that nobody has are kept: they come back as unmet. */
+/** The need and a market as a buying plan problem. Lots that nobody has are kept: they come back as unmet. */
 export function poseProblem(
   lots: readonly NeedLot[],
   market: MarketAnswer,
@@ -181,7 +181,7 @@ function sumYields(rows: readonly { element: string; qty: number }[]) {
  * it. `problem` is what the plan was made for.
  */
 export function boxCredit(
-  plan: Pick<MakeUpPlan, 'donors'>,
+  plan: Pick<BuyingPlan, 'donors'>,
   problem: Pick<Problem, 'donors'>,
   market: Pick<MarketAnswer, 'boxes'>,
 ): Minor {

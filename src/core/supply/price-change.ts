@@ -1,5 +1,5 @@
 import type { Grade } from '../ledger';
-import type { MakeUpPlan } from '../make-up';
+import type { BuyingPlan } from '../sourcing';
 import type { ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import type { MarketAnswer, MarketSeller } from './market';
@@ -28,7 +28,7 @@ export type PriceChange =
   | { readonly change: 'box'; readonly name: string; readonly was: Minor; readonly now: Minor | null };
 
 /** What changed on the market between a plan and its order, of what the plan buys. Empty = it can be ordered as it stands. */
-export function changesSince(plan: MakeUpPlan, before: MarketAnswer, now: MarketAnswer): PriceChange[] {
+export function changesSince(plan: BuyingPlan, before: MarketAnswer, now: MarketAnswer): PriceChange[] {
   const sellersNow = new Map(now.sellers.map((s) => [s.id, s]));
   const offerOf = (s: MarketSeller | undefined, element: ElementKey, g: Grade) =>
     s?.offers.find((o) => o.element === element && o.grade === g);

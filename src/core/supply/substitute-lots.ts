@@ -27,7 +27,7 @@ const CHEAPER = 0.85;
 /**
  * The need with other shapes in place of what the market lacks, or sells clearly dearer: each such lot becomes one of the
  * parts that fill its place. Only lots whose entries may change their number of pieces are touched, and none that is hidden
- * or keeps a stand-in's place.
+ * or keeps a placeholder's place.
  */
 export function withShapes(
   lots: readonly NeedLot[],

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addModification, planWork, Workbench } from '../bench';
+import { addModification, planWork, Workbench } from '../workbench';
 import { ordersCsv, ORDERS_COLUMNS, pickCsv } from '../formats';
 import {
   added,
@@ -13,16 +13,16 @@ import {
   overdrafts,
   orderAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   type Diff,
   type Intent,
 } from '../ledger';
-import { solveBySteps } from '../make-up';
+import { solveBySteps } from '../sourcing';
 import { elementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
-import { faultsOf } from '../testing/make-up';
-import { did, makeBench, planned, testSource, zoneId } from '../testing/bench';
-import { donorReport } from '../stores';
+import { faultsOf } from '../testing/sourcing';
+import { did, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
+import { donorReport } from '../stock';
 import { boxFor, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
@@ -31,7 +31,7 @@ import {
   boxOf,
   boxRefused,
   chanceWithin,
-  countOrderIn,
+  receiveOrder,
   needBy,
   needOf,
   parcelsOf,
@@ -51,15 +51,15 @@ const [ash, slate, bark] = ['ash', 'slate', 'bark'].map((c) => el('brick 1x2', c
 ];
 const tile = el('tile 2x2', 'bark');
 
-const plan = (bench: Workbench, ...intents: Partial<Intent>[]): Workbench =>
-  planned(bench, source, ...intents);
+const plan = (workbench: Workbench, ...intents: Partial<Intent>[]): Workbench =>
+  planned(workbench, source, ...intents);
 
-/** Twelve ash in the stores; a plan that wants more than there is, some of it hidden. */
+/** Twelve ash in own parts; a plan that wants more than there is, some of it hidden. */
 const wall = () =>
   plan(
-    makeBench({
+    makeWorkbench({
       zones: { Wall: ['6 brick 1x2 slate'], Roof: ['2 tile 2x2 bark'] },
-      stores: ['12 brick 1x2 ash'],
+      stock: ['12 brick 1x2 ash'],
       prices: ['brick 1x2 ash 9', 'tile 2x2 bark 14', 'brick 1x2 slate 9'],
     }),
     { kind: 'recolour', off: [{ element: slate, qty: 4 }], on: [{ element: ash, qty: 4 }] },
@@ -108,7 +108,7 @@ describe('the need', () => {
       [slate, 2, false],
       [tile, 5, false],
     ]);
-    expect(need).toMatchObject({ planned: 35, fromSpares: 4, fromStores: 12, missing: 19 });
+    expect(need).toMatchObject({ planned: 35, fromSpares: 4, fromStock: 12, missing: 19 });
     for (const lot of need.lots) expect(lot.sources.reduce((s, x) => s + x.qty, 0)).toBe(lot.qty);
     expect(need.runningLow[0]).toMatchObject({ element: ash, left: 0, taken: 12 });
     expect(needBy(need.lots, (l) => l.hidden)).toEqual([
@@ -118,7 +118,7 @@ describe('the need', () => {
   });
 
   it('nothing planned is nothing needed', () =>
-    expect(needOf(makeBench({ zones: { Wall: ['1 brick 1x2 ash'] } }))).toMatchObject({
+    expect(needOf(makeWorkbench({ zones: { Wall: ['1 brick 1x2 ash'] } }))).toMatchObject({
       planned: 0,
       missing: 0,
     }));
@@ -126,63 +126,65 @@ describe('the need', () => {
 
 describe('from need to order', () => {
   it('a plan is posed, solved, ordered and counted in, and the books stay lawful to the penny', () => {
-    const bench = wall();
-    const need = needOf(bench);
-    const problem = poseProblem(need.lots, market, PREFERENCES, bench.priceOf);
+    const workbench = wall();
+    const need = needOf(workbench);
+    const problem = poseProblem(need.lots, market, PREFERENCES, workbench.priceOf);
     const found = solveBySteps(problem, 1, 120);
     expect(faultsOf(problem, found)).toEqual([]);
     expect(found.unmet).toEqual([]);
-    const before = bench.built.figures({ of: 'build' }).outOfPocket;
-    const command = placePlan(bench, need.lots, found, market, '2026-11-24', source);
-    did(bench, command);
-    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
-    expect(overdrafts(bench.built.balances)).toEqual([]);
-    expect(bench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost);
-    expect(needOf(bench)).toMatchObject({ missing: 0, ordered: 19 });
+    const before = workbench.built.figures({ of: 'build' }).outOfPocket;
+    const command = placePlan(workbench, need.lots, found, market, '2026-11-24', source);
+    did(workbench, command);
+    expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(workbench.built.balances)).toEqual([]);
+    expect(workbench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost);
+    expect(needOf(workbench)).toMatchObject({ missing: 0, ordered: 19 });
     expect(parcelsOf(found, market).reduce((s, p) => s + p.value + p.postage + p.filler, 0)).toBe(found.cost);
     // One piece of each lot is short: it is claimed, and needed again.
-    for (const order of bench.records.order.values()) {
-      const lots = awaited(bench, order);
+    for (const order of workbench.records.order.values()) {
+      const lots = awaited(workbench, order);
       did(
-        bench,
-        countOrderIn(bench, order, (l) => l.qty - 1, source),
+        workbench,
+        receiveOrder(workbench, order, (l) => l.qty - 1, source),
       );
-      expect(awaited(bench, order)).toEqual([]);
+      expect(awaited(workbench, order)).toEqual([]);
       expect(lots.length).toBeGreaterThan(0);
     }
-    const lost = bench.entries
+    const lost = workbench.entries
       .filter((e) => e.kind === 'transfer')
       .flatMap((e) => e.movements.filter((m) => m.to === 'gone:missing'));
-    expect(needOf(bench).missing).toBe(lost.reduce((s, m) => s + m.qty, 0));
-    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
-    expect(overdrafts(bench.built.balances)).toEqual([]);
-    expect(bench.built.balances.total(sparesAccount(bench.build))).toBe(19 - lost.length);
+    expect(needOf(workbench).missing).toBe(lost.reduce((s, m) => s + m.qty, 0));
+    expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(workbench.built.balances)).toEqual([]);
+    expect(workbench.built.balances.total(sparesAccount(workbench.build))).toBe(19 - lost.length);
   });
 
   it('hidden parts take any colour, unless they are to be as planned', () => {
-    const bench = wall();
-    const { lots } = needOf(bench);
+    const workbench = wall();
+    const { lots } = needOf(workbench);
     const pose = (hiddenAnyColour: boolean) =>
-      poseProblem(lots, market, { ...PREFERENCES, hiddenAnyColour }, bench.priceOf);
+      poseProblem(lots, market, { ...PREFERENCES, hiddenAnyColour }, workbench.priceOf);
     expect(solveBySteps(pose(true), 1, 40).unmet).toEqual([]);
     expect(solveBySteps(pose(false), 1, 40).unmet).toEqual([{ lot: `${bark}!`, qty: 7 }]);
   });
 
   it('a date, a shut-out seller and a limit of parcels are kept', () => {
-    const bench = wall();
-    const { lots } = needOf(bench);
+    const workbench = wall();
+    const { lots } = needOf(workbench);
     const sellersOf = (p: Partial<typeof PREFERENCES>) =>
-      poseProblem(lots, market, { ...PREFERENCES, ...p }, bench.priceOf).sellers.map((s) => s.id);
+      poseProblem(lots, market, { ...PREFERENCES, ...p }, workbench.priceOf).sellers.map((s) => s.id);
     expect(sellersOf({ within: 10 })).toEqual(['Near']);
     expect(sellersOf({ never: new Set(['Near']) })).toEqual(['Far']);
-    expect(poseProblem(lots, market, { ...PREFERENCES, maxParcels: 1 }, bench.priceOf).maxSellers).toBe(1);
+    expect(poseProblem(lots, market, { ...PREFERENCES, maxParcels: 1 }, workbench.priceOf).maxSellers).toBe(
+      1,
+    );
     expect(chanceWithin(market.sellers[0]!, 5)).toBeCloseTo(0.45, 2);
     expect(chanceWithin(market.sellers[0]!, 50)).toBeCloseTo(0.9, 2);
   });
 
   it('a box that is bought is broken up, its price counts once, and its parts serve the plan', () => {
-    const bench = wall();
-    const { lots } = needOf(bench);
+    const workbench = wall();
+    const { lots } = needOf(workbench);
     const loose = el('plate 1x1', 'slate');
     const boxed: MarketAnswer = {
       sellers: market.sellers,
@@ -196,44 +198,46 @@ describe('from need to order', () => {
         ]),
       ],
     };
-    const problem = poseProblem(lots, boxed, PREFERENCES, (e, g) => (e === loose ? 2 : bench.priceOf(e, g)));
+    const problem = poseProblem(lots, boxed, PREFERENCES, (e, g) =>
+      e === loose ? 2 : workbench.priceOf(e, g),
+    );
     const found = solveBySteps(problem, 1, 120);
     expect(found.donors).toHaveLength(1);
-    const before = bench.built.figures({ of: 'build' }).outOfPocket;
-    did(bench, placePlan(bench, lots, found, boxed, '2026-11-24', source));
+    const before = workbench.built.figures({ of: 'build' }).outOfPocket;
+    did(workbench, placePlan(workbench, lots, found, boxed, '2026-11-24', source));
     const credit = boxCredit(found, problem, boxed);
     // Twenty at 2p, at the share of 30 % that they are credited with.
     expect(credit).toBe(12);
-    expect(bench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost + credit);
-    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
-    expect(overdrafts(bench.built.balances)).toEqual([]);
-    expect(needOf(bench)).toMatchObject({ missing: 0 });
-    const copy = [...bench.records.copy.values()].find((c) => c.role === 'donor')!;
+    expect(workbench.built.figures({ of: 'build' }).outOfPocket - before).toBe(found.cost + credit);
+    expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(workbench.built.balances)).toEqual([]);
+    expect(needOf(workbench)).toMatchObject({ missing: 0 });
+    const copy = [...workbench.records.copy.values()].find((c) => c.role === 'donor')!;
     expect(copy.price).toBe(60);
     // It is on its way: nothing can be taken out of it yet.
-    expect(donorReport(bench, new Map())).toEqual([]);
-    const sealed = [...bench.records.order.values()].find((o) => boxOf(bench, o)?.id === copy.id)!;
+    expect(donorReport(workbench, new Map())).toEqual([]);
+    const sealed = [...workbench.records.order.values()].find((o) => boxOf(workbench, o)?.id === copy.id)!;
     expect(sealed).toMatchObject({ seller: 'Near', due: '2026-11-28', postage: 0 });
-    expect(ordersCsv(bench)).toContain(',B1,0.60');
-    const { sparesLeft, outOfPocket } = bench.built.figures({ of: 'build' });
+    expect(ordersCsv(workbench)).toContain(',B1,0.60');
+    const { sparesLeft, outOfPocket } = workbench.built.figures({ of: 'build' });
     // One slate of nine is not in it: the plan needs it again, the rest stays together as a donor.
     const came = (l: { element: ElementKey; qty: number }) => (l.element === slate ? l.qty - 1 : l.qty);
-    did(bench, countOrderIn(bench, sealed, came, source));
-    expect(donorReport(bench, new Map())).toMatchObject([{ copy: { id: copy.id }, opened: 38 }]);
-    expect(bench.built.figures({ of: 'build' })).toMatchObject({ sparesLeft, outOfPocket });
-    expect(needOf(bench).fromDonors).toBeGreaterThan(0);
-    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
-    expect(overdrafts(bench.built.balances)).toEqual([]);
+    did(workbench, receiveOrder(workbench, sealed, came, source));
+    expect(donorReport(workbench, new Map())).toMatchObject([{ copy: { id: copy.id }, opened: 38 }]);
+    expect(workbench.built.figures({ of: 'build' })).toMatchObject({ sparesLeft, outOfPocket });
+    expect(needOf(workbench).fromDonors).toBeGreaterThan(0);
+    expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(overdrafts(workbench.built.balances)).toEqual([]);
   });
 
   it('a box of a seller who is shut out, or not genuine, is not bought', () => {
-    const bench = wall();
+    const workbench = wall();
     const boxes = [boxFor('Near box', 9, [{ element: tile, qty: 5 }])];
     const offered = (p: Partial<typeof PREFERENCES>, genuine = true) => {
       const sellers = market.sellers.map((s) => ({ ...s, genuine }));
       const at = { sellers, boxes };
       const wish = { ...PREFERENCES, ...p };
-      const posed = poseProblem(needOf(bench).lots, at, wish, bench.priceOf).donors.length;
+      const posed = poseProblem(needOf(workbench).lots, at, wish, workbench.priceOf).donors.length;
       return [posed, boxRefused(boxes[0]!, at, wish)];
     };
     expect(offered({})).toEqual([1, undefined]);
@@ -246,52 +250,53 @@ describe('from need to order', () => {
   });
 
   it('a box that is not there in time is not bought', () => {
-    const bench = wall();
+    const workbench = wall();
     const lots = [{ element: tile, qty: 5 }];
     const boxes = [boxFor('Soon', 9, lots), boxFor('Late', 9, lots, { days: 40 })];
     const offered = (within: number | null) =>
-      poseProblem(needOf(bench).lots, { ...market, boxes }, { ...PREFERENCES, within }, bench.priceOf).donors;
+      poseProblem(needOf(workbench).lots, { ...market, boxes }, { ...PREFERENCES, within }, workbench.priceOf)
+        .donors;
     expect(offered(null).map((d) => d.id)).toEqual(['Soon second-hand', 'Late second-hand']);
     expect(offered(12).map((d) => d.id)).toEqual(['Soon second-hand']);
   });
 });
 
 it('orders and the pick list are files', () => {
-  const bench = wall();
-  const need = needOf(bench);
-  const found = solveBySteps(poseProblem(need.lots, market, PREFERENCES, bench.priceOf), 1, 120);
-  did(bench, placePlan(bench, need.lots, found, market, '2026-11-24', source));
-  const rows = ordersCsv(bench).trim().split('\r\n');
+  const workbench = wall();
+  const need = needOf(workbench);
+  const found = solveBySteps(poseProblem(need.lots, market, PREFERENCES, workbench.priceOf), 1, 120);
+  did(workbench, placePlan(workbench, need.lots, found, market, '2026-11-24', source));
+  const rows = ordersCsv(workbench).trim().split('\r\n');
   expect(rows[0]).toBe(ORDERS_COLUMNS.join(','));
   const quantity = rows.slice(1).reduce((s, r) => s + Number(r.split(',')[4]), 0);
   expect(quantity).toBe(found.buys.reduce((s, b) => s + b.qty, 0));
-  expect(pickCsv(bench)).toContain('A1,12,brick 1x2,ash,,used');
+  expect(pickCsv(workbench)).toContain('A1,12,brick 1x2,ash,,used');
 });
 
 it('a pick list goes by the trays, or by shape, for one modification or all', () => {
-  const bench = wall();
-  did(bench, addModification(bench, 'Other', zoneId('Wall'), source));
-  expect(pickList(bench, 'tray').map((l) => [l.where, l.element, l.qty])).toEqual([['A1', ash, 12]]);
-  expect(pickList(bench, 'shape', bench.modifications.at(-1)!.id)).toEqual([]);
+  const workbench = wall();
+  did(workbench, addModification(workbench, 'Other', zoneId('Wall'), source));
+  expect(pickList(workbench, 'tray').map((l) => [l.where, l.element, l.qty])).toEqual([['A1', ash, 12]]);
+  expect(pickList(workbench, 'shape', workbench.modifications.at(-1)!.id)).toEqual([]);
 });
 
 it('a pick list asks for no more than lies there, though several plans want it', () => {
-  const bench = makeBench({ zones: { Wall: ['1 brick 1x2 slate'] }, stores: ['5 brick 1x2 ash'] });
-  const from = storesAccount([...bench.records.tray.values()][0]!.id);
+  const workbench = makeWorkbench({ zones: { Wall: ['1 brick 1x2 slate'] }, stock: ['5 brick 1x2 ash'] });
+  const from = stockAccount([...workbench.records.tray.values()][0]!.id);
   const to = modelAccount(zoneId('Wall'));
   const wants = (no: number, qty: number): Diff =>
     added('entry', {
       ...BLANK_ENTRY,
       id: `e${no}` as never,
-      build: bench.build,
+      build: workbench.build,
       kind: 'add',
       state: 'planned',
       no,
       loggedAt: source.now,
       movements: [{ element: ash, grade: grade('used'), qty, from, to, worth: null }],
     });
-  did(bench, { label: 'two plans for one tray', diff: joinDiffs(wants(91, 4), wants(92, 4)) });
-  expect(pickList(bench, 'tray')).toMatchObject([{ element: ash, qty: 5, entries: ['e91', 'e92'] }]);
+  did(workbench, { label: 'two plans for one tray', diff: joinDiffs(wants(91, 4), wants(92, 4)) });
+  expect(pickList(workbench, 'tray')).toMatchObject([{ element: ash, qty: 5, entries: ['e91', 'e92'] }]);
 });
 
 describe('when a parcel is there', () => {

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planWork } from '../bench';
+import { planWork } from '../workbench';
 import { PALETTE } from '../colour';
 import { readDelimited } from '../formats';
-import { BLANK_INTENT, entryFault, grade, storesAccount } from '../ledger';
-import { solveBySteps } from '../make-up';
+import { BLANK_INTENT, entryFault, grade, stockAccount } from '../ledger';
+import { solveBySteps } from '../sourcing';
 import { asId, type BuildId } from '../shared/ids';
-import { did, makeBench, planned, TEST_TRAY, testSource, zoneId } from '../testing/bench';
+import { did, makeWorkbench, planned, TEST_TRAY, testSource, zoneId } from '../testing/workbench';
 import { boxFor, marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import {
@@ -33,7 +33,7 @@ const [long, short] = [el('brick 2x4', 'ash'), el('brick 1x4', 'ash')];
 
 const wanting = (...on: [typeof long, number][]) =>
   planned(
-    makeBench({ zones: { Wall: ['1 tile 2x2 bark'] } }),
+    makeWorkbench({ zones: { Wall: ['1 tile 2x2 bark'] } }),
     source,
     ...on.map(([element, qty]) => ({ kind: 'add' as const, on: [{ element, qty }] })),
   );
@@ -96,18 +96,18 @@ describe('other shapes for the same place', () => {
   });
 
   it('are ordered into the plan: the entry takes the pieces that fill its places', () => {
-    const bench = wanting([long, 10], [short, 3]);
-    const { lots } = needOf(bench);
+    const workbench = wanting([long, 10], [short, 3]);
+    const { lots } = needOf(workbench);
     const market = marketOf(sellerOf('A', [offerOf(short, 9, 99), offerOf(long, 20, 4)]));
     const posed = withShapes(lots, market, shapes, kind);
-    did(bench, placePlan(bench, posed, made(posed, market), market, '2026-11-25', source));
-    expect(needOf(bench).missing).toBe(0);
-    const on = bench.entries
+    did(workbench, placePlan(workbench, posed, made(posed, market), market, '2026-11-25', source));
+    expect(needOf(workbench).missing).toBe(0);
+    const on = workbench.entries
       .filter((e) => e.state === 'planned')
       .flatMap((e) => e.movements.map((m) => [m.element, m.qty] as const));
     const sum = (e: typeof long) => on.reduce((s, [x, n]) => s + (x === e ? n : 0), 0);
     expect(2 * sum(long) + sum(short)).toBe(2 * 10 + 3);
-    expect(bench.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+    expect(workbench.entries.every((e) => entryFault(e) === undefined)).toBe(true);
   });
 
   it('lose no place: pieces for whole places and places left add up', () =>
@@ -195,51 +195,60 @@ describe('a price list as a seller', () => {
 describe('the need of several builds', () => {
   const dune = el('brick 1x2', 'dune');
 
-  it('a build has of the stores what builds before it leave', () => {
-    const bench = planned(makeBench({ zones: { Wall: [] }, stores: ['4 brick 1x2 dune'] }), source, {
+  it('a build has of own parts what builds before it leave', () => {
+    const workbench = planned(makeWorkbench({ zones: { Wall: [] }, stock: ['4 brick 1x2 dune'] }), source, {
       kind: 'add',
       on: [{ element: dune, qty: 4 }],
     });
-    expect(needOf(bench).missing).toBe(0);
+    expect(needOf(workbench).missing).toBe(0);
     const claim = {
       build: asId<BuildId>('first'),
-      account: storesAccount(TEST_TRAY),
+      account: stockAccount(TEST_TRAY),
       element: dune,
       grade: grade('used'),
       qty: 3,
     };
-    Object.assign(bench, { snapshot: { claims: [claim] } });
-    expect(needOf(bench)).toMatchObject({ fromStores: 1, missing: 3 });
+    Object.assign(workbench, { snapshot: { claims: [claim] } });
+    expect(needOf(workbench)).toMatchObject({ fromStock: 1, missing: 3 });
   });
 
-  it('a stand-in keeps its need open until the part is there or on order', () => {
-    const bench = makeBench({ zones: { Wall: [] }, stores: ['9 brick 1x2 amber', '2 brick 1x2 dune'] });
-    const standIn = {
-      kind: 'stand-in' as const,
+  it('a placeholder keeps its need open until the part is there or on order', () => {
+    const workbench = makeWorkbench({
+      zones: { Wall: [] },
+      stock: ['9 brick 1x2 amber', '2 brick 1x2 dune'],
+    });
+    const placeholder = {
+      kind: 'placeholder' as const,
       on: [{ element: el('brick 1x2', 'amber'), qty: 5 }],
       standsFor: dune,
     };
     did(
-      bench,
+      workbench,
       planWork(
-        bench,
-        [{ title: 'Wall', zone: zoneId('Wall'), intents: [{ ...BLANK_INTENT, ...standIn, planned: true }] }],
+        workbench,
+        [
+          {
+            title: 'Wall',
+            zone: zoneId('Wall'),
+            intents: [{ ...BLANK_INTENT, ...placeholder, planned: true }],
+          },
+        ],
         'stand in',
         source,
       ),
     );
     // Planned only, nothing stands anywhere yet.
-    expect(needOf(bench).standIns).toBe(0);
-    const entry = bench.entries.find((e) => e.kind === 'stand-in')!;
-    bench.apply({
+    expect(needOf(workbench).placeholders).toBe(0);
+    const entry = workbench.entries.find((e) => e.kind === 'placeholder')!;
+    workbench.apply({
       added: [],
       removed: [],
       changed: [{ type: 'entry', from: entry, to: { ...entry, state: 'done' } }],
     });
-    expect(needOf(bench)).toMatchObject({ standIns: 3, missing: 3 });
+    expect(needOf(workbench)).toMatchObject({ placeholders: 3, missing: 3 });
     const market = marketOf(sellerOf('A', [offerOf(dune, 9, 50)]));
-    const { lots } = needOf(bench);
-    did(bench, placePlan(bench, lots, made(lots, market), market, '2026-11-25', source));
-    expect(needOf(bench)).toMatchObject({ standIns: 0, missing: 0 });
+    const { lots } = needOf(workbench);
+    did(workbench, placePlan(workbench, lots, made(lots, market), market, '2026-11-25', source));
+    expect(needOf(workbench)).toMatchObject({ placeholders: 0, missing: 0 });
   });
 });

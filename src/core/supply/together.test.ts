@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Workbench } from '../bench';
+import type { Workbench } from '../workbench';
 import { entryFault, overdrafts, placeOf } from '../ledger';
-import { solveBySteps } from '../make-up';
+import { solveBySteps } from '../sourcing';
 import type { ElementKey } from '../parts';
 import { asId, type BuildId } from '../shared/ids';
-import { makeBench, planned, testSource } from '../testing/bench';
+import { makeWorkbench, planned, testSource } from '../testing/workbench';
 import { marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import { awaited, joinNeeds, needOf, placeTogether, poseProblem, PREFERENCES } from './index';
@@ -21,7 +21,7 @@ const TODAY = '2026-11-25';
 /** A build that plans to put on some pieces it has not got. */
 const wanting = (name: string, wants: readonly [ElementKey, number, boolean?][]): Workbench =>
   planned(
-    makeBench({ build: asId<BuildId>(name), zones: { Wall: ['1 tile 2x2 chalk'] } }),
+    makeWorkbench({ build: asId<BuildId>(name), zones: { Wall: ['1 tile 2x2 chalk'] } }),
     source,
     ...wants.map(([element, qty, hidden = false]) => ({
       kind: 'add' as const,
@@ -43,11 +43,11 @@ const ofBuild = (diff: ReturnType<typeof placeTogether>['diff'], build: BuildId)
 });
 
 /** Carries out in each build what belongs to it, as its window would see it. */
-function carriedOut(benches: readonly Workbench[], diff: ReturnType<typeof placeTogether>['diff']): void {
-  for (const bench of benches) {
+function carriedOut(workbenches: readonly Workbench[], diff: ReturnType<typeof placeTogether>['diff']): void {
+  for (const workbench of workbenches) {
     const mine = (r: { type: string; record: object }) =>
-      'build' in r.record && r.record.build === bench.build;
-    bench.apply({
+      'build' in r.record && r.record.build === workbench.build;
+    workbench.apply({
       added: diff.added.filter(mine),
       removed: [],
       changed: diff.changed.filter((c) => mine({ type: c.type, record: c.to })),
@@ -99,13 +99,15 @@ describe('a plan for several builds', () => {
     expect([mine.orders[0]!.postage, theirs.orders[0]!.postage]).toEqual([100, 50]);
     expect(command.label).toBe('order 1 parcel');
     carriedOut([a, b], command.diff);
-    for (const [bench, n] of [
+    for (const [workbench, n] of [
       [a, 12],
       [b, 6],
     ] as const) {
-      expect(needOf(bench)).toMatchObject({ missing: 0, ordered: n });
-      expect(awaited(bench, [...bench.records.order.values()][0]!)).toMatchObject([{ element: ash, qty: n }]);
-      expect(overdrafts(bench.built.balances)).toEqual([]);
+      expect(needOf(workbench)).toMatchObject({ missing: 0, ordered: n });
+      expect(awaited(workbench, [...workbench.records.order.values()][0]!)).toMatchObject([
+        { element: ash, qty: n },
+      ]);
+      expect(overdrafts(workbench.built.balances)).toEqual([]);
     }
   });
 
@@ -152,15 +154,15 @@ describe('a plan for several builds', () => {
         expect(sum(paid)).toBe(plan.cost);
         const lacking = sum([a, b].map((x) => needOf(x).missing));
         expect(lacking).toBe(sum(plan.unmet.map((u) => u.qty)));
-        for (const bench of [a, b]) {
-          expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
-          expect(overdrafts(bench.built.balances)).toEqual([]);
+        for (const workbench of [a, b]) {
+          expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+          expect(overdrafts(workbench.built.balances)).toEqual([]);
           // Nothing of one build waits at an order of the other.
-          for (const e of bench.entries)
+          for (const e of workbench.entries)
             for (const m of e.movements)
               for (const account of [m.from, m.to])
                 if (placeOf(account) === 'order')
-                  expect(bench.records.order.has(account.slice('order:'.length) as never)).toBe(true);
+                  expect(workbench.records.order.has(account.slice('order:'.length) as never)).toBe(true);
         }
       }),
       { numRuns: 60 },

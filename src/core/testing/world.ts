@@ -17,7 +17,7 @@ import {
   priceLookup,
   shippedAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   WHYS,
   type BooksContext,
   type Copy,
@@ -116,7 +116,7 @@ export const CONTEXT: BooksContext = {
   modifications: MODIFICATIONS,
   copies: COPIES,
   orders: ORDERS,
-  background: [],
+  surroundings: [],
 };
 
 export function entry(
@@ -129,7 +129,7 @@ export function entry(
   return { ...BLANK_ENTRY, id: asId<EntryId>(id), build: BUILD, kind, loggedAt, movements, ...more };
 }
 
-/** A build with a copy unpacked, stores, a donor and an order, ready to be worked on. */
+/** A build with a copy unpacked, own parts, a donor and an order, ready to be worked on. */
 export function opening(random: Random): Entry[] {
   const some = (from: Movement['from'], to: Movement['to'], count: number, most: number): Movement[] =>
     ELEMENTS.filter(() => random() < count / ELEMENTS.length).map((element) => {
@@ -143,7 +143,7 @@ export function opening(random: Random): Entry[] {
   const all = [
     entry('e-unpack', 'unpack', [...zoned, ...some(shippedAccount(COPY), sparesAccount(BUILD), 3, 2)]),
     entry('e-donor', 'unpack', some(shippedAccount(DONOR), donorAccount(DONOR), 20, 12)),
-    entry('e-stock', 'stock', some(OUTSIDE, storesAccount(pick(random, TRAYS)), 20, 20), { build: null }),
+    entry('e-stock', 'add-stock', some(OUTSIDE, stockAccount(pick(random, TRAYS)), 20, 20), { build: null }),
     entry('e-order', 'order', some(OUTSIDE, orderAccount(ORDER), 10, 10), {
       order: ORDER,
       modification: asId<ModificationId>('m2'),
@@ -152,16 +152,16 @@ export function opening(random: Random): Entry[] {
   return all.filter((e) => e.movements.length > 0);
 }
 
-/** Any intent that the call line can say. */
+/** Any intent that the log line can say. */
 export function randomIntent(random: Random): Intent {
   const kind = pick(random, LOGGED_KINDS);
   const qty = between(random, 1, 9);
   const [a, b] = [pick(random, ELEMENTS), pick(random, ELEMENTS)];
   const maybe = <T>(value: T, chance = 0.25): T | null => (random() < chance ? value : null);
   const joins = !['remove', 'move', 'missing'].includes(kind);
-  const leaves = !['add', 'made-good', 'stand-in'].includes(kind);
+  const leaves = !['add', 'replace-missing', 'placeholder'].includes(kind);
   const off = leaves ? [{ element: a, qty }] : [];
-  const onElement = kind === 'refresh' || !leaves ? a : b;
+  const onElement = kind === 'renew' || !leaves ? a : b;
   const on = joins ? [{ element: onElement, qty: kind === 'swap' ? between(random, 1, 9) : qty }] : [];
   return {
     ...BLANK_INTENT,
@@ -170,10 +170,10 @@ export function randomIntent(random: Random): Intent {
     on,
     zone: maybe(pick(random, ZONES).id, kind === 'move' ? 0.6 : 0.25),
     toZone: kind === 'move' ? pick(random, ZONES).id : null,
-    source: joins ? maybe(pick(random, ['spares', 'stores', 'donor', 'order', 'outside'] as const)) : null,
+    source: joins ? maybe(pick(random, ['spares', 'stock', 'donor', 'order', 'outside'] as const)) : null,
     destination:
       leaves && kind !== 'move' && kind !== 'missing'
-        ? maybe(pick(random, ['spares', 'stores', 'bin'] as const))
+        ? maybe(pick(random, ['spares', 'stock', 'bin'] as const))
         : null,
     condition: joins ? maybe(pick(random, CONDITIONS), 0.1) : null,
     price: joins ? maybe(between(random, 0, 250), 0.1) : null,
@@ -181,7 +181,7 @@ export function randomIntent(random: Random): Intent {
     note: maybe(pick(random, ['why not', 'a "quoted" one', 'slash \\ and, comma; > : @', 'ünï 🧱'])) ?? '',
     hidden: random() < 0.1,
     planned: random() < 0.3,
-    standsFor: kind === 'stand-in' ? b : kind === 'replacement' ? onElement : null,
+    standsFor: kind === 'placeholder' ? b : kind === 'replacement' ? onElement : null,
     assembly: null,
   };
 }

@@ -20,7 +20,7 @@ export const actions = sqliteTable(
 );
 
 /**
- * The undo lists an action stands in: those of every build it changed, and of the own parts when it changed what belongs
+ * The undo lists an action stands in: those of every build it changed, and of own parts when it changed what belongs
  * to no build. State and position are the action's own, kept here too so that the last one of a list is found at once.
  */
 export const actionScopes = sqliteTable(

@@ -1,10 +1,9 @@
-export * from './builds';
-export * from './stock';
-export * from './survey';
-export * from './kept-assemblies';
+export { RECORD_TABLES, recordTable, type RecordTable } from './record-tables';
 export * from './accounts';
-export * from './ledger';
+export * from './movements';
+export * from './photos';
+export * from './hidden-truths';
 export * from './catalogue';
 export * from './actions';
-export * from './make-ups';
+export * from './buying-plans';
 export * from './build-summaries';

@@ -1,6 +1,6 @@
 import { lotsOf, type DemoSet } from './set-text';
 
-/** 412 pieces, with the slips that its owners see: slate among ash at the foot, one pair of deep doors. */
+/** 412 pieces, with the mismatches that its owners see: slate among ash at the foot, one pair of deep doors. */
 export const lightkeepersHouse: DemoSet = {
   code: 'HW 4120',
   name: "Lightkeeper's House",

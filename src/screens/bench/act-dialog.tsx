@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { printIntent } from '@/core/call-line';
-import { logLine, readLine } from '@/core/bench';
-import { openStandIns, type LoggedKind } from '@/core/ledger';
+import { printIntent } from '@/core/log-line';
+import { logLine, readLine } from '@/core/workbench';
+import { openPlaceholders, type LoggedKind } from '@/core/ledger';
 import { elementName, inColour, splitElementKey, type ElementKey } from '@/core/parts';
 import type { ColourId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
@@ -11,28 +11,28 @@ import { Dialog } from '@/ui/dialog';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF, Mark } from '@/ui/mark';
 import { money, signed } from '@/ui/numbers';
-import { draftProblemWords, lineProblemWords } from '../words/call-line';
+import { draftProblemWords, lineProblemWords } from '../words/log-line';
 import { sourceWords } from './entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
 import { OptionFields } from './act-options';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { ColourPicker, PartPicker } from './part-picker';
 
 const ON_A_LOT: readonly [LoggedKind, string][] = [
   ['remove', 'Take off'],
   ['recolour', 'Recolour'],
-  ['refresh', 'Refresh'],
+  ['renew', 'Renew'],
   ['swap', 'Swap for another'],
   ['move', 'Move to a zone'],
   ['missing', 'It is missing'],
   ['add', 'Put more on'],
-  ['made-good', 'Make good'],
-  ['replacement', 'Replace stand-in'],
+  ['replace-missing', 'Replace'],
+  ['replacement', 'Replace placeholder'],
 ];
 const ON_NEW: readonly [LoggedKind, string][] = [
   ['add', 'Put on'],
-  ['stand-in', 'Stand in for another'],
-  ['made-good', 'Make good'],
+  ['placeholder', 'Placeholder for another'],
+  ['replace-missing', 'Replace'],
 ];
 
 interface ActProps {
@@ -40,34 +40,35 @@ interface ActProps {
   readonly onClose: () => void;
 }
 
-/** The call line by pointing: take a part, say what happens to it, see what it does, log it. */
+/** The log line by pointing: take a part, say what happens to it, see what it does, log it. */
 export function ActDialog({ element, onClose }: ActProps) {
-  const bench = useBench((s) => s.bench);
-  const selected = useBench((s) => s.selected);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
-  const modification = selected ? bench.records.modification.get(selected) : undefined;
-  const waiting = element !== null && openStandIns(bench.planned.entries).some((s) => s.element === element);
+  const workbench = useBuild((s) => s.workbench);
+  const selected = useBuild((s) => s.selected);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const modification = selected ? workbench.records.modification.get(selected) : undefined;
+  const waiting =
+    element !== null && openPlaceholders(workbench.planned.entries).some((s) => s.element === element);
   const kinds = element ? ON_A_LOT.filter(([name]) => name !== 'replacement' || waiting) : ON_NEW;
   const [kind, setKind] = useState<LoggedKind>(kinds[0]?.[0] ?? 'add');
   const [part, setPart] = useState<ElementKey | null>(element);
   const [target, setTarget] = useState<ElementKey | null>(null);
   const [options, setOptions] = useState<Options>(() => ({
     ...NO_OPTIONS,
-    zone: likelyZone(bench, modification, element),
+    zone: likelyZone(workbench, modification, element),
   }));
-  const intent = makeIntent(kind, part, target, options, bench.planned);
+  const intent = makeIntent(kind, part, target, options, workbench.planned);
   const line = intent
-    ? printIntent(intent, { zones: bench.zones, assemblies: [...bench.records.assembly.values()] })
+    ? printIntent(intent, { zones: workbench.zones, assemblies: [...workbench.records.assembly.values()] })
     : '';
   const reading = useMemo(
-    () => (line && modification ? readLine(bench, line, { modification, planned: false }) : null),
-    [bench, line, modification],
+    () => (line && modification ? readLine(workbench, line, { modification, planned: false }) : null),
+    [workbench, line, modification],
   );
-  const needsTarget = ['recolour', 'swap', 'stand-in'].includes(kind);
+  const needsTarget = ['recolour', 'swap', 'placeholder'].includes(kind);
   const log = () => {
     if (!reading?.ready) return;
-    perform(logLine(bench, reading, line, source()));
+    perform(logLine(workbench, reading, line, source()));
     onClose();
   };
   if (!modification)
@@ -101,7 +102,7 @@ export function ActDialog({ element, onClose }: ActProps) {
         {part && needsTarget && !target && <TargetPicker kind={kind} part={part} onPick={setTarget} />}
         {part && needsTarget && target && (
           <p className="flex items-center gap-2">
-            <Glyph element={target} size={38} /> {kind === 'stand-in' ? 'stands in for' : 'becomes'}{' '}
+            <Glyph element={target} size={38} /> {kind === 'placeholder' ? 'is a placeholder for' : 'becomes'}{' '}
             <b>{elementName(target)}</b>
             <Button onClick={() => setTarget(null)}>Choose another</Button>
           </p>
@@ -133,7 +134,7 @@ function Kinds({
   return (
     <fieldset className="flex flex-wrap items-center gap-2">
       <legend className="sr-only">What happens to it</legend>
-      <span className="bg-mat mr-1 rounded-md p-1">
+      <span className="bg-background mr-1 rounded-md p-1">
         <Glyph element={element} size={48} />
       </span>
       {kinds.map(([name, words]) => (
@@ -169,7 +170,7 @@ function TargetPicker({
   if (kind === 'swap') return <PartPicker label="What takes its place" onPick={onPick} />;
   return (
     <ColourPicker
-      label={kind === 'stand-in' ? 'Which colour belongs there' : 'Which colour it is to be'}
+      label={kind === 'placeholder' ? 'Which colour belongs there' : 'Which colour it is to be'}
       element={part}
       without={colour}
       onPick={(c: ColourId) => onPick(inColour(part, c))}
@@ -178,7 +179,7 @@ function TargetPicker({
 }
 
 function Preview({ line, reading }: { line: string; reading: ReturnType<typeof readLine> | null }) {
-  const records = useBench((s) => s.bench.records);
+  const records = useBuild((s) => s.workbench.records);
   const problem = reading?.problems[0];
   const trouble = reading?.clauses.find((c) => c.problem)?.problem;
   const entry = reading?.clauses[0]?.entry;

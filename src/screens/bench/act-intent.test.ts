@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Lexicon, printIntent, understandLine } from '@/core/call-line';
+import { Lexicon, printIntent, understandLine } from '@/core/log-line';
 import { PALETTE } from '@/core/colour';
 import { Books, grade, LOGGED_KINDS, modelAccount, OUTSIDE, type LoggedKind } from '@/core/ledger';
 import { BUILT, CONTEXT, el, entry, ZONES } from '@/core/testing/world';
@@ -8,7 +8,7 @@ import { makeIntent, NO_OPTIONS, type Options } from './act-intent';
 const [chalk, bark] = [el('plate 2x3', 'chalk'), el('plate 2x3', 'bark')];
 const stand = entry(
   's',
-  'stand-in',
+  'placeholder',
   [{ element: chalk, grade: grade('new'), qty: 8, from: OUTSIDE, to: modelAccount(ZONES[0]!.id), worth: 1 }],
   { standsFor: bark },
 );
@@ -16,7 +16,7 @@ const books = new Books(CONTEXT, [stand], BUILT);
 const point = (kind: LoggedKind, more: Partial<Options> = {}, target = bark) =>
   makeIntent(kind, chalk, target, { ...NO_OPTIONS, qty: 3, ...more }, books);
 
-describe('pointing makes the intents that the call line makes', () => {
+describe('pointing makes the intents that the log line makes', () => {
   const all = () => true;
   const context = {
     lexicon: new Lexicon([chalk, bark], PALETTE),
@@ -24,13 +24,13 @@ describe('pointing makes the intents that the call line makes', () => {
     assemblies: [],
     onModel: all,
     atHand: all,
-    standIns: [],
+    placeholders: [],
   };
 
   it.each(LOGGED_KINDS.map((k) => [k]))('%s: what it prints is understood as the same', (kind) => {
     const intent = point(kind, {
       toZone: ZONES[2]!.id,
-      why: 'slip',
+      why: 'mismatch',
       note: 'a "note"',
       hidden: true,
       planned: true,
@@ -45,7 +45,7 @@ describe('pointing makes the intents that the call line makes', () => {
     ['add', { off: 0, on: 3 }],
     ['recolour', { off: 3, on: 3 }],
     ['missing', { off: 3, on: 0 }],
-    ['made-good', { off: 0, on: 3 }],
+    ['replace-missing', { off: 0, on: 3 }],
   ] as const)('%s moves the right pieces', (kind, { off, on }) => {
     const sum = (pieces: readonly { qty: number }[]) => pieces.reduce((s, p) => s + p.qty, 0);
     const intent = point(kind)!;
@@ -60,7 +60,7 @@ describe('pointing makes the intents that the call line makes', () => {
     });
   });
 
-  it('replaces a stand-in by what it stands for', () => {
+  it('replaces a placeholder by what it stands for', () => {
     expect(point('replacement')).toMatchObject({
       off: [{ element: chalk }],
       on: [{ element: bark }],
@@ -71,13 +71,13 @@ describe('pointing makes the intents that the call line makes', () => {
   it('waits until everything is chosen', () => {
     expect(makeIntent('add', null, null, NO_OPTIONS, books)).toBeNull();
     expect(makeIntent('recolour', chalk, null, NO_OPTIONS, books)).toBeNull();
-    expect(makeIntent('stand-in', chalk, null, NO_OPTIONS, books)).toBeNull();
+    expect(makeIntent('placeholder', chalk, null, NO_OPTIONS, books)).toBeNull();
     expect(makeIntent('move', chalk, null, NO_OPTIONS, books)).toBeNull();
     expect(makeIntent('replacement', bark, null, NO_OPTIONS, books)).toBeNull();
   });
 
   it('says nothing about where parts go or come from when that makes no sense', () => {
-    expect(point('remove', { source: 'stores', price: '1' })).toMatchObject({ source: null, price: null });
+    expect(point('remove', { source: 'stock', price: '1' })).toMatchObject({ source: null, price: null });
     expect(point('add', { destination: 'bin' })).toMatchObject({ destination: null });
   });
 });

@@ -1,8 +1,8 @@
-import type { Workbench } from '@/core/bench';
+import type { Workbench } from '@/core/workbench';
 import {
   BLANK_INTENT,
   modelAccount,
-  openStandIns,
+  openPlaceholders,
   type Books,
   type Intent,
   type LoggedKind,
@@ -49,15 +49,15 @@ export function makeIntent(
   books: Books,
 ): Intent | null {
   if (!part) return null;
-  const leaves = !['add', 'made-good', 'stand-in'].includes(kind);
+  const leaves = !['add', 'replace-missing', 'placeholder'].includes(kind);
   const joins = !['remove', 'move', 'missing'].includes(kind);
   const awaited =
     kind === 'replacement'
-      ? openStandIns(books.entries).find((s) => s.element === part)?.standsFor
+      ? openPlaceholders(books.entries).find((s) => s.element === part)?.standsFor
       : undefined;
   const onElement = kind === 'recolour' || kind === 'swap' ? target : kind === 'replacement' ? awaited : part;
   if (joins && !onElement) return null;
-  if (kind === 'stand-in' && !target) return null;
+  if (kind === 'placeholder' && !target) return null;
   if (kind === 'move' && !o.toZone) return null;
   const price = o.price ? readMoney(o.price) : undefined;
   return {
@@ -74,20 +74,20 @@ export function makeIntent(
     note: o.note.trim(),
     planned: o.planned,
     hidden: o.hidden,
-    standsFor: kind === 'stand-in' ? target : (awaited ?? null),
+    standsFor: kind === 'placeholder' ? target : (awaited ?? null),
   };
 }
 
 /** The modification's own zone when it has the part, else the zone that has most of it. */
 export function likelyZone(
-  bench: Workbench,
+  workbench: Workbench,
   modification: Modification | undefined,
   element: ElementKey | null,
 ): ZoneId | '' {
   if (!element || !modification) return '';
-  const has = (zone: ZoneId) => bench.built.balances.at(modelAccount(zone), element);
-  const near = [...bench.built.nested(modification.zone), bench.rootZone.id];
+  const has = (zone: ZoneId) => workbench.built.balances.at(modelAccount(zone), element);
+  const near = [...workbench.built.nested(modification.zone), workbench.rootZone.id];
   if (near.some((z) => has(z) > 0)) return '';
-  const [most] = bench.zones.filter((z) => has(z.id) > 0).sort((a, b) => has(b.id) - has(a.id));
+  const [most] = workbench.zones.filter((z) => has(z.id) > 0).sort((a, b) => has(b.id) - has(a.id));
   return most?.id ?? '';
 }

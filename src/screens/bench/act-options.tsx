@@ -4,9 +4,9 @@ import { WHYS, type LoggedKind } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Field, Input, Select } from '@/ui/field';
 import type { Options } from './act-intent';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
-/** How many, where, from where, why: the trailing words of the call line as fields. */
+/** How many, where, from where, why: the trailing words of the log line as fields. */
 export function OptionFields({
   kind,
   options: o,
@@ -18,7 +18,7 @@ export function OptionFields({
 }) {
   const set = (change: Partial<Options>) => onChange({ ...o, ...change });
   const joins = !['remove', 'move', 'missing'].includes(kind);
-  const leaves = !['add', 'made-good', 'stand-in', 'move', 'missing'].includes(kind);
+  const leaves = !['add', 'replace-missing', 'placeholder', 'move', 'missing'].includes(kind);
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Field label={kind === 'swap' ? 'How many off' : 'How many'}>
@@ -43,8 +43,8 @@ export function OptionFields({
             value={o.source ?? ''}
             onChange={(e) => set({ source: e.target.value as Options['source'] })}
           >
-            <option value="">spares, stores, then buy</option>
-            {['spares', 'stores', 'donor', 'order', 'outside'].map((s) => (
+            <option value="">spares, own parts, then buy</option>
+            {['spares', 'stock', 'donor', 'order', 'outside'].map((s) => (
               <option key={s}>{s}</option>
             ))}
           </Select>
@@ -57,7 +57,7 @@ export function OptionFields({
             onChange={(e) => set({ destination: e.target.value as Options['destination'] })}
           >
             <option value="">spares</option>
-            <option>stores</option>
+            <option>own parts</option>
             <option>bin</option>
           </Select>
         </Field>
@@ -125,11 +125,11 @@ interface ZoneSelectProps {
 }
 
 function ZoneSelect({ none, value, onChange }: ZoneSelectProps) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   return (
     <Select value={value} onChange={(e) => onChange(e.target.value as ZoneId)} className="max-w-44">
       <option value="">{none}</option>
-      {bench.zones.map((z) => (
+      {workbench.zones.map((z) => (
         <option key={z.id} value={z.id}>
           {z.name}
         </option>

@@ -2,9 +2,9 @@
 
 import clsx from 'clsx';
 import { takeTally, type Figure, type Tally } from '@/core/ledger';
-import type { Effect } from '@/core/bench';
+import type { Effect } from '@/core/workbench';
 import { count, money, signed } from '@/ui/numbers';
-import { booksInView, useBench } from '../common/bench-store';
+import { booksInView, useBuild } from '../common/build-store';
 
 interface BandProps {
   /** What the line being typed would do; null while there is none. */
@@ -14,12 +14,12 @@ interface BandProps {
 
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
 export function BalanceBand({ effect, onOpen }: BandProps) {
-  const bench = useBench((s) => s.bench);
-  const view = useBench((s) => s.view);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const view = useBuild((s) => s.view);
+  const version = useBuild((s) => s.version);
   const scope = { of: 'build' } as const;
-  const now = takeTally(booksInView({ bench, view, version }), scope, bench.priceOf);
-  const planned = takeTally(bench.planned, scope, bench.priceOf);
+  const now = takeTally(booksInView({ workbench, view, version }), scope, workbench.priceOf);
+  const planned = takeTally(workbench.planned, scope, workbench.priceOf);
   const trying = effect && pickEffect(effect, now, view.kind);
   const shown = trying ?? now;
   const f = shown.figures;
@@ -112,13 +112,13 @@ function Big({ value, words, was, is, onClick }: BigProps) {
 function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figure: Figure) => void }) {
   const asides: [Figure, string][] = [
     ['recoloured', 'recoloured'],
-    ['refreshed', 'refreshed'],
-    ['replaced', 'stand-ins replaced'],
+    ['renewed', 'renewed'],
+    ['replaced', 'placeholders replaced'],
     ['missing', 'missing'],
-    ['madeGood', 'made good'],
+    ['missingReplaced', 'replaced'],
   ];
   if (asides.every(([figure]) => f[figure] === 0))
-    return <span className="text-faint min-h-6 text-[12px]">none recoloured or refreshed</span>;
+    return <span className="text-faint min-h-6 text-[12px]">none recoloured or renewed</span>;
   return (
     <span className="text-soft flex min-h-6 flex-wrap gap-x-3 text-[12px]">
       {asides
@@ -140,17 +140,17 @@ function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figu
 /** Kept, changed, new and still planned, to scale: grey, split, ink and dashed. */
 function Bar({ shown, planned }: { shown: Tally; planned: Tally }) {
   const f = shown.figures;
-  const changed = f.recoloured + f.refreshed + f.replaced;
-  const kept = Math.max(0, f.onModel - f.in - f.madeGood - changed);
+  const changed = f.recoloured + f.renewed + f.replaced;
+  const kept = Math.max(0, f.onModel - f.in - f.missingReplaced - changed);
   const still = Math.max(0, planned.figures.in - f.in);
   const parts = [
     { key: 'kept', n: kept, className: 'bg-edge/70' },
     {
-      key: 'recoloured or refreshed',
+      key: 'recoloured or renewed',
       n: changed,
       className: 'bg-[linear-gradient(110deg,#b4b4b4_50%,#161616_50%)]',
     },
-    { key: 'new', n: f.in + f.madeGood, className: 'bg-ink' },
+    { key: 'new', n: f.in + f.missingReplaced, className: 'bg-ink' },
     { key: 'planned to go on', n: still, className: 'border border-dashed border-edge' },
   ].filter((p) => p.n > 0);
   const says = parts.map((p) => `${p.n} ${p.key}`).join(', ');

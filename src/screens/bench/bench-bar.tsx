@@ -1,24 +1,31 @@
 'use client';
 
+import { openCommandCentre } from '../commands';
 import { Download } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { Key } from '@/ui/button';
 import { Menu } from '@/ui/menu';
 import { saveFile } from '@/ui/save-file';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { BuildBar } from '../common/build-bar';
-import type { useMat } from '../common/use-mat';
+import type { useBackground } from '../common/use-background';
 import type { BenchDialogs } from './dialogs';
 
 /** The header of the bench: that of every screen of a build, with files and all commands. */
-export function BenchBar({ acts, mat }: { acts: BenchDialogs; mat: ReturnType<typeof useMat> }) {
-  const build = useBench((s) => s.bench.build);
+export function BenchBar({
+  acts,
+  background,
+}: {
+  acts: BenchDialogs;
+  background: ReturnType<typeof useBackground>;
+}) {
+  const build = useBuild((s) => s.workbench.build);
   return (
-    <BuildBar screen="Bench" mat={mat}>
+    <BuildBar screen="Bench" background={background}>
       <Files build={build} />
       <button
         type="button"
-        onClick={() => acts.open({ dialog: 'commands' })}
+        onClick={() => openCommandCentre('commands')}
         aria-label="All commands"
         className="ml-1 max-sm:hidden"
       >
@@ -33,12 +40,12 @@ function Files({ build }: { build: string }) {
   const go = (file: string) => () => saveFile(`/api/builds/${build}/files/${file}`);
   return (
     <Menu
-      label="Take away"
+      label="Export"
       trigger={
         <button
           type="button"
-          aria-label="Take away files"
-          title="Take away"
+          aria-label="Export files"
+          title="Export"
           className="hover:bg-wash grid size-7 place-items-center rounded-md"
         >
           <Download size={16} aria-hidden />

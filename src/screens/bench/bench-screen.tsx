@@ -1,56 +1,56 @@
 'use client';
 
+import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/bench';
+import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/workbench';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { BalanceBand } from './balance-band';
 import { BenchBar } from './bench-bar';
-import { BenchContext, makeBenchStore, useBench, useBenchStore } from '../common/bench-store';
+import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common/build-store';
 import { BuildDialog } from './build-dialog';
-import { CallLine } from './call-line';
-import { CommandPalette } from './command-palette';
+import { LogLine } from './log-line';
 import { Consequences } from './consequences';
 import type { OpenDialog } from './dialogs';
 import { FigureSheet } from './figure-sheet';
 import { ModificationDialog } from './modification-dialog';
-import { KeysSheet, OrderDialog, PartDialog } from './small-dialogs';
+import { OrderDialog, PartDialog } from './small-dialogs';
 import { Tray } from './tray';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchCommands } from './use-bench-commands';
-import { useMat } from '../common/use-mat';
+import { useBackground } from '../common/use-background';
 import { WhatIfsDialog } from './what-ifs-dialog';
 import { Worklog } from './worklog';
 import { ZonesDialog } from './zones-dialog';
 
 /** The bench of one build. */
 export function BenchScreen({ snapshot }: { snapshot: BuildSnapshot }) {
-  const [store] = useState(() => makeBenchStore(snapshot));
+  const [store] = useState(() => makeBuildStore(snapshot));
   return (
-    <BenchContext value={store}>
+    <BuildContext value={store}>
       <Bench />
-    </BenchContext>
+    </BuildContext>
   );
 }
 
 type Side = 'model' | 'worklog' | 'consequences';
 
 function Bench() {
-  const bench = useBench((s) => s.bench);
-  const line = useBench((s) => s.line);
-  const version = useBench((s) => s.version);
-  const selected = useBench((s) => s.selected);
-  const editing = useBench((s) => s.editing);
-  const logPlanned = useBench((s) => s.logPlanned);
-  const perform = useBench((s) => s.perform);
-  const set = useBench((s) => s.set);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const line = useBuild((s) => s.line);
+  const version = useBuild((s) => s.version);
+  const selected = useBuild((s) => s.selected);
+  const editing = useBuild((s) => s.editing);
+  const logPlanned = useBuild((s) => s.logPlanned);
+  const perform = useBuild((s) => s.perform);
+  const set = useBuild((s) => s.set);
+  const source = useBuild((s) => s.source);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [side, setSide] = useState<Side>('worklog');
-  const mat = useMat();
-  const modification = selected ? bench.records.modification.get(selected) : undefined;
-  const old = editing ? bench.records.entry.get(editing) : undefined;
+  const background = useBackground();
+  const modification = selected ? workbench.records.modification.get(selected) : undefined;
+  const old = editing ? workbench.records.entry.get(editing) : undefined;
   const readingOf = useCallback(
     (on: Workbench, text: string) =>
       text.trim() && modification
@@ -60,15 +60,15 @@ function Bench() {
   );
   const reading = useMemo(() => {
     void version;
-    return readingOf(bench, line);
-  }, [bench, version, line, readingOf]);
+    return readingOf(workbench, line);
+  }, [workbench, version, line, readingOf]);
   const acts = useBenchActs(setDialog);
-  const commands = useBenchCommands(acts, mat, !dialog);
+  useBenchCommands(acts, background, !dialog);
   const leave = () => {
     set({ line: '', editing: null });
     (document.activeElement as HTMLElement | null)?.blur();
   };
-  const store = useBenchStore();
+  const store = useBuildStore();
   const entering = useRef(false);
   const enter = async () => {
     // A second press while the first still waits for what is at hand is the same wish.
@@ -78,9 +78,9 @@ function Bench() {
   };
   const logTyped = async () => {
     // What is at hand decides where a part comes from: a line is logged when all of that is known, a moment after opening.
-    const asRead = bench.isComplete;
+    const asRead = workbench.isComplete;
     if (!asRead) await store.getState().learn();
-    const now = store.getState().bench;
+    const now = store.getState().workbench;
     const said = asRead ? reading : readingOf(now, line);
     if (!said?.ready)
       return set({
@@ -92,16 +92,16 @@ function Bench() {
     else set({ editing: null });
   };
   return (
-    <PaletteProvider palette={bench.palette}>
+    <PaletteProvider palette={workbench.palette}>
       <div className="flex h-dvh flex-col">
-        <BenchBar acts={acts} mat={mat} />
+        <BenchBar acts={acts} background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}
           onOpen={(figure) => setDialog({ dialog: 'figure', figure, scope: { of: 'build' } })}
         />
         <SideTabs side={side} onChange={setSide} />
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">
-          <h1 className="sr-only">Bench of {bench.records.build.get(bench.build)?.name}</h1>
+          <h1 className="sr-only">Bench of {workbench.records.build.get(workbench.build)?.name}</h1>
           <div className={clsx('min-h-0', side !== 'model' && 'max-lg:hidden')}>
             <Tray onPick={(element) => setDialog({ dialog: 'act', element })} />
           </div>
@@ -114,9 +114,9 @@ function Bench() {
             <Consequences dialogs={acts} />
           </div>
         </main>
-        <CallLine reading={reading} onEnter={() => void enter()} onCancel={leave} />
+        <LogLine reading={reading} onEnter={() => void enter()} onCancel={leave} />
       </div>
-      <Sheets dialog={dialog} onClose={() => setDialog(null)} acts={acts} commands={commands} />
+      <Sheets dialog={dialog} onClose={() => setDialog(null)} acts={acts} />
     </PaletteProvider>
   );
 }
@@ -129,18 +129,24 @@ function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => vo
     ['consequences', 'Consequences'],
   ];
   return (
-    <nav aria-label="Parts of the bench" className="border-rule flex border-b lg:hidden">
-      {names.map(([name, words]) => (
-        <button
-          key={name}
-          type="button"
-          aria-pressed={side === name}
-          onClick={() => onChange(name)}
-          className={clsx('min-h-9 flex-1', side === name && 'bg-ink text-sheet font-semibold')}
-        >
-          {words}
-        </button>
-      ))}
+    <nav aria-label="Bench" className="lg:hidden">
+      <ToggleGroup.Root
+        type="single"
+        aria-label="Columns of the bench"
+        value={side}
+        onValueChange={(name) => name && onChange(name as Side)}
+        className="border-rule flex border-b"
+      >
+        {names.map(([name, words]) => (
+          <ToggleGroup.Item
+            key={name}
+            value={name}
+            className={clsx('min-h-9 flex-1', side === name && 'bg-ink text-sheet font-semibold')}
+          >
+            {words}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
     </nav>
   );
 }
@@ -149,10 +155,9 @@ interface SheetsProps {
   readonly dialog: OpenDialog | null;
   readonly onClose: () => void;
   readonly acts: ReturnType<typeof useBenchActs>;
-  readonly commands: ReturnType<typeof useBenchCommands>;
 }
 
-function Sheets({ dialog, onClose, acts, commands }: SheetsProps) {
+function Sheets({ dialog, onClose, acts }: SheetsProps) {
   switch (dialog?.dialog) {
     case 'act':
       return <ActDialog element={dialog.element} onClose={onClose} />;
@@ -170,10 +175,6 @@ function Sheets({ dialog, onClose, acts, commands }: SheetsProps) {
       return <WhatIfsDialog onClose={onClose} />;
     case 'build':
       return <BuildDialog onClose={onClose} />;
-    case 'keys':
-      return <KeysSheet onClose={onClose} />;
-    case 'commands':
-      return <CommandPalette commands={commands} onClose={onClose} />;
     case undefined:
       return null;
   }

@@ -7,13 +7,13 @@ import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { money } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** The build's name and note, and the boxes it was made from. */
 export function BuildDialog({ onClose }: { onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const build = bench.records.build.get(bench.build);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const build = workbench.records.build.get(workbench.build);
   const [name, setName] = useState(build?.name ?? '');
   const [note, setNote] = useState(build?.note ?? '');
   if (!build) return null;
@@ -45,7 +45,7 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
         <section>
           <h3 className="mb-1">Boxes</h3>
           <ul>
-            {[...bench.records.copy.values()].map((c) => (
+            {[...workbench.records.copy.values()].map((c) => (
               <li key={c.id} className="border-rule flex gap-2 border-b py-1">
                 <bdi className="flex-1 truncate">{c.setName}</bdi>
                 <span className="text-soft">
@@ -56,8 +56,8 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
               </li>
             ))}
           </ul>
-          <Link href={`/bring-in?build=${bench.build}`} className={buttonClass('plain', 'mt-2')}>
-            Bring another box in
+          <Link href={`/import?build=${workbench.build}`} className={buttonClass('plain', 'mt-2')}>
+            Import another box
           </Link>
         </section>
         <div className="flex gap-2">

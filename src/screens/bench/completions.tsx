@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import type { Completion } from '@/core/call-line';
+import type { Completion } from '@/core/log-line';
 import { Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 

@@ -2,34 +2,34 @@
 
 import {
   BLANK_INTENT,
-  openStandIns,
+  openPlaceholders,
   placeOf,
   type Entry,
   type Figures,
-  type OpenStandIn,
+  type OpenPlaceholder,
 } from '@/core/ledger';
-import { printIntent } from '@/core/call-line';
-import { toBuy } from '@/core/bench';
+import { printIntent } from '@/core/log-line';
+import { toBuy } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { count, modNo, money, pieces } from '@/ui/numbers';
-import { entriesOf, useBench } from '../common/bench-store';
+import { count, modNo, money, pieces, kinds } from '@/ui/numbers';
+import { entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 
 /** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */
 export function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
-  const bench = useBench((s) => s.bench);
-  const selected = useBench((s) => s.selected);
-  const modification = selected ? bench.records.modification.get(selected) : undefined;
+  const workbench = useBuild((s) => s.workbench);
+  const selected = useBuild((s) => s.selected);
+  const modification = selected ? workbench.records.modification.get(selected) : undefined;
   if (!modification)
     return (
       <aside aria-label="Consequences" className="text-soft p-4">
         Choose a modification to see where its parts come from, what it costs and what it leaves behind.
       </aside>
     );
-  const figures = bench.planned.figures({ of: 'modification', modification: modification.id });
-  const entries = entriesOf(bench, modification.id);
+  const figures = workbench.planned.figures({ of: 'modification', modification: modification.id });
+  const entries = entriesOf(workbench, modification.id);
   return (
     <aside aria-label="Consequences" className="flex h-full flex-col gap-4 overflow-auto p-4">
       <Sources
@@ -38,18 +38,18 @@ export function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
       />
       <Costs figures={figures} />
       <ToBuy entries={entries} onOrder={() => dialogs.open({ dialog: 'order', modification })} />
-      <StandIns entries={entries} />
+      <Placeholders entries={entries} />
       <LeavesBehind entries={entries} />
     </aside>
   );
 }
 
-const joined = (f: Figures): number => f.fromSpares + f.fromStores + f.fromDonor + f.fromOrder + f.bought;
+const joined = (f: Figures): number => f.fromSpares + f.fromStock + f.fromDonor + f.fromOrder + f.bought;
 
 function Sources({ title, figures: f }: { title: string; figures: Figures }) {
   const rows = [
     { words: 'This build’s spares', n: f.fromSpares, look: 'bg-ink' },
-    { words: 'Own stores', n: f.fromStores, look: 'bg-edge' },
+    { words: 'Own parts', n: f.fromStock, look: 'bg-edge' },
     {
       words: 'Donor boxes',
       n: f.fromDonor,
@@ -108,8 +108,7 @@ function Costs({ figures: f }: { figures: Figures }) {
       </dl>
       {f.unpriced > 0 && (
         <p className="text-soft mt-1">
-          {pieces(f.unpriced)} have no known price and count as nothing. Add “at 0.12”, or bring a price book
-          in.
+          {pieces(f.unpriced)} have no known price. Add “at 0.12” to the line, or import a price list.
         </p>
       )}
     </section>
@@ -130,24 +129,24 @@ function ToBuy({ entries, onOrder }: { entries: readonly Entry[]; onOrder: () =>
   );
 }
 
-function StandIns({ entries }: { entries: readonly Entry[] }) {
-  const set = useBench((s) => s.set);
-  const open = openStandIns(entries);
+function Placeholders({ entries }: { entries: readonly Entry[] }) {
+  const set = useBuild((s) => s.set);
+  const open = openPlaceholders(entries);
   if (open.length === 0) return null;
   return (
     <section className="border-rule border-t pt-3">
-      <h2 className="mb-1">Standing in</h2>
+      <h2 className="mb-1">Placeholder</h2>
       <ul className="flex flex-col gap-1">
         {open.map((s) => (
           <li key={s.element + s.standsFor} className="flex items-center gap-2">
-            <Glyph element={s.element} mark="stand-in" size={30} />
+            <Glyph element={s.element} mark="placeholder" size={30} />
             <span className="flex-1">
               {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
             </span>
             <Button
               onClick={() => {
                 set({ line: replacementLine(s) });
-                document.getElementById('call-line')?.focus();
+                document.getElementById('log-line')?.focus();
               }}
             >
               Replace
@@ -159,8 +158,8 @@ function StandIns({ entries }: { entries: readonly Entry[] }) {
   );
 }
 
-/** The line that puts the right part in a stand-in's place. */
-const replacementLine = (s: OpenStandIn): string =>
+/** The line that puts the right part in a placeholder's place. */
+const replacementLine = (s: OpenPlaceholder): string =>
   printIntent(
     {
       ...BLANK_INTENT,
@@ -173,7 +172,7 @@ const replacementLine = (s: OpenStandIn): string =>
   );
 
 function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
-  const priceOf = useBench((s) => s.bench.priceOf);
+  const priceOf = useBuild((s) => s.workbench.priceOf);
   const moved = entries
     .flatMap((e) => e.movements)
     .filter((m) => placeOf(m.from) === 'model' && placeOf(m.to) === 'spares');
@@ -204,6 +203,6 @@ const Lots = ({ lots }: { lots: readonly { element: ElementKey; qty: number }[] 
     {lots.slice(0, 12).map((l) => (
       <LotGlyph key={l.element} element={l.element} qty={l.qty} size={32} />
     ))}
-    {lots.length > 12 && <span className="text-faint self-center">and {lots.length - 12} more lots</span>}
+    {lots.length > 12 && <span className="text-faint self-center">and {kinds(lots.length - 12)} more</span>}
   </div>
 );

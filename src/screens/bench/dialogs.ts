@@ -10,9 +10,7 @@ export type OpenDialog =
   | { readonly dialog: 'part'; readonly entry: Entry }
   | { readonly dialog: 'zones' }
   | { readonly dialog: 'whatIfs' }
-  | { readonly dialog: 'build' }
-  | { readonly dialog: 'keys' }
-  | { readonly dialog: 'commands' };
+  | { readonly dialog: 'build' };
 
 /** What the parts of the bench can ask for. */
 export interface BenchDialogs {

@@ -1,5 +1,6 @@
 'use client';
 
+import { kinds } from '@/ui/numbers';
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
@@ -8,16 +9,16 @@ import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { sourceWords } from './entry-words';
 import type { BenchDialogs } from './dialogs';
 
 /** One entry of the open modification. Space marks it, Enter edits, D places, Delete deletes, Alt and arrows move it. */
 export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
-  const marked = useBench((s) => s.marked.has(entry.id));
-  const editing = useBench((s) => s.editing === entry.id);
-  const all = useBench((s) => s.marked);
-  const set = useBench((s) => s.set);
+  const marked = useBuild((s) => s.marked.has(entry.id));
+  const editing = useBuild((s) => s.editing === entry.id);
+  const all = useBuild((s) => s.marked);
+  const set = useBuild((s) => s.set);
   const toggle = () => {
     const next = new Set(all);
     if (!next.delete(entry.id)) next.add(entry.id);
@@ -89,8 +90,10 @@ function keyAction(
 }
 
 function PlannedChip({ entry }: { entry: Entry }) {
-  const records = useBench((s) => s.bench.records.entry);
-  const kin = entry.line ? [...records.values()].filter((e) => (e.line ?? e.id) === entry.line) : [];
+  const records = useBuild((s) => s.workbench.records.entry);
+  const kin = entry.splitFrom
+    ? [...records.values()].filter((e) => (e.splitFrom ?? e.id) === entry.splitFrom)
+    : [];
   const done = kin.filter((e) => e.state === 'done').reduce((s, e) => s + sizeOf(e), 0);
   const whole = kin.reduce((s, e) => s + sizeOf(e), 0);
   return (
@@ -130,7 +133,7 @@ function entryName(entry: Entry): string {
   const [off, on] = [offPieces(entry), onPieces(entry)];
   const first = on[0] ?? off[0] ?? entry.movements[0];
   if (!first) return '';
-  const more = (on.length || off.length) > 1 ? ` and ${(on.length || off.length) - 1} more lots` : '';
+  const more = (on.length || off.length) > 1 ? ` and ${kinds((on.length || off.length) - 1)} more` : '';
   if ((entry.kind === 'recolour' || entry.kind === 'replacement') && off[0] && on[0]) {
     const [a, b] = [splitElementKey(off[0].element), splitElementKey(on[0].element)];
     return a.part === b.part
@@ -144,8 +147,8 @@ function entryName(entry: Entry): string {
 
 function asideWords(entry: Entry): string {
   const standing =
-    entry.standsFor && entry.kind === 'stand-in'
-      ? `standing in for ${splitElementKey(entry.standsFor).colour}`
+    entry.standsFor && entry.kind === 'placeholder'
+      ? `a placeholder for ${splitElementKey(entry.standsFor).colour}`
       : '';
   return [
     standing,
@@ -184,7 +187,7 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
                 disabled: !planned || stepsOf(entry) < 2,
                 onSelect: () => dialogs.open({ dialog: 'part', entry }),
               },
-              { label: 'Edit in the call line', keys: 'Enter', onSelect: () => dialogs.edit(entry) },
+              { label: 'Edit in the log line', keys: 'Enter', onSelect: () => dialogs.edit(entry) },
             ]),
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },

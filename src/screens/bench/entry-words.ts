@@ -1,13 +1,13 @@
 import { placeOf, type Entry } from '@/core/ledger';
 import { money } from '@/ui/numbers';
 
-/** "6 from spares, 2 from stores, 1 bought at £0.07", or where the pieces go. */
+/** "6 from spares, 2 from own parts, 1 bought at £0.07", or where the pieces go. */
 export function sourceWords(entry: Entry): string {
   const on = entry.movements.filter((m) => placeOf(m.to) === 'model' && placeOf(m.from) !== 'model');
   if (on.length === 0) return awayWords(entry);
   const names = {
     spares: 'from spares',
-    stores: 'from stores',
+    stock: 'from own parts',
     donor: 'from a donor',
     order: 'from an order',
   } as const;
@@ -27,6 +27,6 @@ export function sourceWords(entry: Entry): string {
 function awayWords(entry: Entry): string {
   const to = entry.movements[0]?.to;
   const place = to ? placeOf(to) : 'spares';
-  if (place === 'gone') return entry.kind === 'missing' ? 'missing' : 'to the bin';
+  if (place === 'gone') return entry.kind === 'missing' ? 'missing' : 'to be thrown away';
   return place === 'model' ? 'moved' : `to ${place}`;
 }

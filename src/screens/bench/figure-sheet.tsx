@@ -13,8 +13,8 @@ import { elementName } from '@/core/parts';
 import { Dialog } from '@/ui/dialog';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
-import { count, modNo, money, signed } from '@/ui/numbers';
-import { booksInView, useBench } from '../common/bench-store';
+import { count, modNo, money, signed, kinds } from '@/ui/numbers';
+import { booksInView, useBuild } from '../common/build-store';
 
 const TITLES: Partial<Record<Figure, string>> = {
   shipped: 'Pieces as shipped',
@@ -23,10 +23,10 @@ const TITLES: Partial<Record<Figure, string>> = {
   net: 'Net piece change: in less out',
   onModel: 'Pieces on the model',
   recoloured: 'Pieces recoloured',
-  refreshed: 'Pieces refreshed',
-  replaced: 'Stand-ins replaced',
+  renewed: 'Pieces renewed',
+  replaced: 'Placeholders replaced',
   missing: 'Pieces missing',
-  madeGood: 'Pieces made good',
+  missingReplaced: 'Pieces replaced',
   outOfPocket: 'Out of pocket',
   worthIn: 'Worth of all that went in',
   sparesLeft: 'Spares still at hand',
@@ -41,14 +41,14 @@ interface SheetProps {
 
 /** The entries a figure was made from. Their amounts add up to it. */
 export function FigureSheet({ figure, scope, onClose }: SheetProps) {
-  const bench = useBench((s) => s.bench);
-  const view = useBench((s) => s.view);
-  const version = useBench((s) => s.version);
-  const set = useBench((s) => s.set);
+  const workbench = useBuild((s) => s.workbench);
+  const view = useBuild((s) => s.view);
+  const version = useBuild((s) => s.version);
+  const set = useBuild((s) => s.set);
   const books =
     scope.of === 'modification' && view.kind === 'built'
-      ? bench.planned
-      : booksInView({ bench, view, version });
+      ? workbench.planned
+      : booksInView({ workbench, view, version });
   const behind = entriesBehind(books, scope, figure);
   const total = behind.reduce((s, b) => s + b.amount, 0);
   const isMoney = MONEY_FIGURES.includes(figure);
@@ -65,7 +65,7 @@ export function FigureSheet({ figure, scope, onClose }: SheetProps) {
       <ul>
         {behind.map(({ entry, amount }) => {
           const modification = entry.modification
-            ? bench.records.modification.get(entry.modification)
+            ? workbench.records.modification.get(entry.modification)
             : undefined;
           const main = onPieces(entry)[0] ?? offPieces(entry)[0] ?? entry.movements[0];
           const lots = new Set(entry.movements.map((m) => m.element)).size;
@@ -87,7 +87,7 @@ export function FigureSheet({ figure, scope, onClose }: SheetProps) {
                 }}
               >
                 <bdi>
-                  {lots > 1 && !modification ? `${lots} lots` : main && elementName(main.element)}{' '}
+                  {lots > 1 && !modification ? kinds(lots) : main && elementName(main.element)}{' '}
                   {ENTRY_KINDS[entry.kind].label}
                   {entry.note && <span className="text-faint"> · {entry.note}</span>}
                 </bdi>

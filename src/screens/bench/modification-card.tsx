@@ -4,14 +4,14 @@ import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
-import { deleteModification, toBuy } from '@/core/bench';
+import { deleteModification, toBuy } from '@/core/workbench';
 import { offPieces, onPieces, sizeOf } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { LotGlyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { count, modNo, money, signed } from '@/ui/numbers';
-import { booksInView, entriesOf, useBench } from '../common/bench-store';
+import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
 
@@ -25,19 +25,19 @@ interface CardProps {
 
 /** A modification: one row when closed, its entries when open. */
 export function ModificationCard({ modification, open, drawn, dialogs }: CardProps) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const view = useBench((s) => s.view);
-  const set = useBench((s) => s.set);
-  const entries = entriesOf(bench, modification.id);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const view = useBuild((s) => s.view);
+  const set = useBuild((s) => s.set);
+  const entries = entriesOf(workbench, modification.id);
   const scope = { of: 'modification', modification: modification.id } as const;
-  const figures = booksInView({ bench, view, version }).figures(scope);
-  const zone = bench.records.zone.get(modification.zone);
+  const figures = booksInView({ workbench, view, version }).figures(scope);
+  const zone = workbench.records.zone.get(modification.zone);
   const head = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (open) head.current?.scrollIntoView({ block: 'nearest' });
   }, [open]);
-  const phase = modification.phase ? bench.records.phase.get(modification.phase) : undefined;
+  const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
   return (
     <li
       aria-current={open ? 'true' : undefined}
@@ -133,10 +133,10 @@ function Numbers({ figures: f, dialogs, scope, entries }: NumbersProps) {
   const detail = [
     f.out || f.in ? `${count(f.out)} out · ${count(f.in)} in` : '',
     f.recoloured ? `${count(f.recoloured)} recoloured` : '',
-    f.refreshed ? `${count(f.refreshed)} refreshed` : '',
+    f.renewed ? `${count(f.renewed)} renewed` : '',
     f.moved ? `${count(f.moved)} moved` : '',
     f.missing ? `${count(f.missing)} missing` : '',
-    f.madeGood ? `${count(f.madeGood)} made good` : '',
+    f.missingReplaced ? `${count(f.missingReplaced)} replaced` : '',
     f.replaced ? `${count(f.replaced)} replaced` : '',
   ].filter(Boolean);
   return (
@@ -170,8 +170,8 @@ function CardMenu({
   entries,
   dialogs,
 }: Omit<CardProps, 'open' | 'drawn'> & { entries: readonly Entry[] }) {
-  const perform = useBench((s) => s.perform);
-  const bench = useBench((s) => s.bench);
+  const perform = useBuild((s) => s.perform);
+  const workbench = useBuild((s) => s.workbench);
   return (
     <Menu
       label="Modification"
@@ -203,7 +203,7 @@ function CardMenu({
         { label: 'Move down', onSelect: () => dialogs.shiftModification(modification, 1) },
         {
           label: 'Delete with its entries',
-          onSelect: () => perform(deleteModification(bench, modification)),
+          onSelect: () => perform(deleteModification(workbench, modification)),
         },
       ]}
     />

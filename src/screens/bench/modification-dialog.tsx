@@ -1,14 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { addModification } from '@/core/bench';
+import { addModification } from '@/core/workbench';
 import { added, changed, joinDiffs, type Modification } from '@/core/ledger';
 import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
 import { modNo } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** Title, zone, phase, why and note of a modification, new or old. New zones and phases can be named on the spot. */
 export function ModificationDialog({
@@ -18,19 +18,19 @@ export function ModificationDialog({
   modification: Modification | null;
   onClose: () => void;
 }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const set = useBench((s) => s.set);
-  const source = useBench((s) => s.source);
-  const zoneNow = useBench((s) => s.zone);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const set = useBuild((s) => s.set);
+  const source = useBuild((s) => s.source);
+  const zoneNow = useBuild((s) => s.zone);
   const [title, setTitle] = useState(modification?.title ?? '');
-  const [zone, setZone] = useState<string>(modification?.zone ?? zoneNow ?? bench.rootZone.id);
+  const [zone, setZone] = useState<string>(modification?.zone ?? zoneNow ?? workbench.rootZone.id);
   const [phase, setPhase] = useState<string>(modification?.phase ?? '');
   const [newZone, setNewZone] = useState('');
   const [newPhase, setNewPhase] = useState('');
   const [why, setWhy] = useState(modification?.why ?? '');
   const [note, setNote] = useState(modification?.note ?? '');
-  const phases = [...bench.records.phase.values()].sort((a, b) => a.position - b.position);
+  const phases = [...workbench.records.phase.values()].sort((a, b) => a.position - b.position);
   const save = () => {
     if (!title.trim()) return;
     const from = source();
@@ -40,16 +40,16 @@ export function ModificationDialog({
       zone === 'new'
         ? added('zone', {
             id: zoneId,
-            build: bench.build,
-            parent: bench.rootZone.id,
+            build: workbench.build,
+            parent: workbench.rootZone.id,
             name: newZone.trim(),
-            position: bench.zones.length + 1,
+            position: workbench.zones.length + 1,
           })
         : joinDiffs(),
       phase === 'new' && phaseId
         ? added('phase', {
             id: phaseId,
-            build: bench.build,
+            build: workbench.build,
             name: newPhase.trim(),
             position: phases.length + 1,
           })
@@ -62,7 +62,7 @@ export function ModificationDialog({
         diff: joinDiffs(extra, changed('modification', modification, fields)),
       });
     else {
-      const made = addModification(bench, fields.title, zoneId, from);
+      const made = addModification(workbench, fields.title, zoneId, from);
       const record = made.diff.added[0]?.record as Modification;
       perform({ label: made.label, diff: joinDiffs(extra, added('modification', { ...record, ...fields })) });
       set({ selected: made.id });
@@ -95,7 +95,7 @@ export function ModificationDialog({
         </Field>
         <Field label="Zone">
           <Select value={zone} onChange={(e) => setZone(e.target.value)}>
-            {bench.zones.map((z) => (
+            {workbench.zones.map((z) => (
               <option key={z.id} value={z.id}>
                 {z.name}
               </option>

@@ -16,24 +16,24 @@ import {
 import type { ColourId } from '@/core/shared/ids';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 const MOST = 48;
 
 /** Chooses an element among drawn parts: those at hand first, then all that are known; a new name can be typed. */
 export function PartPicker({ label, onPick }: { label: string; onPick: (element: ElementKey) => void }) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   const [wanted, setWanted] = useState('');
   const [fresh, setFresh] = useState<ElementKey | null>(null);
   const atHand = useMemo(() => {
     const sums = new Map<ElementKey, number>();
-    for (const r of bench.built.balances.rows((a) =>
-      ['spares', 'stores', 'donor', 'order'].includes(placeOf(a)),
+    for (const r of workbench.built.balances.rows((a) =>
+      ['spares', 'stock', 'donor', 'order'].includes(placeOf(a)),
     ))
       sums.set(r.element, (sums.get(r.element) ?? 0) + r.qty);
     return sums;
-  }, [bench]);
-  const found = useMemo(() => search(bench.elements, atHand, wanted), [bench, atHand, wanted]);
+  }, [workbench]);
+  const found = useMemo(() => search(workbench.elements, atHand, wanted), [workbench, atHand, wanted]);
   const read = wanted ? readPartName(wanted) : null;
   if (fresh)
     return (
@@ -55,7 +55,7 @@ export function PartPicker({ label, onPick }: { label: string; onPick: (element:
         className="mb-2 w-full"
       />
       <ul
-        className="bg-mat text-mat-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-1 overflow-auto rounded-md p-1"
+        className="bg-background text-background-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-1 overflow-auto rounded-md p-1"
         tabIndex={-1}
       >
         {found.slice(0, MOST).map((element) => (
@@ -72,7 +72,7 @@ export function PartPicker({ label, onPick }: { label: string; onPick: (element:
             <button
               type="button"
               onClick={() => setFresh(elementKey(read.part.id, 'ash' as ColourId))}
-              className="bg-mat-cell hover:bg-mat-lit grid h-24 w-full place-items-center rounded-md border border-dashed p-1 text-[12px]"
+              className="bg-background-cell hover:bg-background-lit grid h-24 w-full place-items-center rounded-md border border-dashed p-1 text-[12px]"
             >
               <span>
                 {read.part.id}
@@ -101,11 +101,11 @@ function PickCell({ element, says, onPick }: { element: ElementKey; says: string
       type="button"
       onClick={onPick}
       aria-label={`${elementName(element)}, ${says}`}
-      className="bg-mat-cell hover:bg-mat-lit flex h-24 w-full flex-col items-center justify-center rounded-md p-1 text-[11px]"
+      className="bg-background-cell hover:bg-background-lit flex h-24 w-full flex-col items-center justify-center rounded-md p-1 text-[11px]"
     >
       <Glyph element={element} size={44} />
       <span className="w-full truncate text-center">{elementName(element)}</span>
-      <span className="text-mat-soft">{says}</span>
+      <span className="text-background-soft">{says}</span>
     </button>
   );
 }
@@ -131,19 +131,19 @@ interface ColourProps {
 
 /** Chooses a colour, the part drawn in each; what is at hand in it is said. */
 export function ColourPicker({ label, element, without, onPick }: ColourProps) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   const [wanted, setWanted] = useState('');
   const { part } = splitElementKey(element);
   const known = useMemo(
     () =>
       new Set(
-        [...bench.elements]
+        [...workbench.elements]
           .filter((e) => splitElementKey(e).part === part)
           .map((e) => splitElementKey(e).colour),
       ),
-    [bench, part],
+    [workbench, part],
   );
-  const list = bench.palette
+  const list = workbench.palette
     .filter((c) => c.id !== without && `${c.name} ${c.family} ${c.finish}`.includes(wanted.toLowerCase()))
     .sort((a, b) => Number(known.has(b.id)) - Number(known.has(a.id)));
   return (
@@ -157,13 +157,13 @@ export function ColourPicker({ label, element, without, onPick }: ColourProps) {
         aria-label="Find a colour"
         className="mb-2 w-full"
       />
-      <ul className="bg-mat text-mat-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1 overflow-auto rounded-md p-1">
+      <ul className="bg-background text-background-ink grid max-h-48 grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1 overflow-auto rounded-md p-1">
         {list.map((c: Colour) => (
           <li key={c.id}>
             <button
               type="button"
               onClick={() => onPick(c.id)}
-              className="bg-mat-cell hover:bg-mat-lit flex h-20 w-full flex-col items-center justify-center rounded-md text-[11px]"
+              className="bg-background-cell hover:bg-background-lit flex h-20 w-full flex-col items-center justify-center rounded-md text-[11px]"
             >
               <Glyph element={elementKey(partOf(part).id, c.id)} size={40} />
               <span className="w-full truncate text-center">{c.name}</span>

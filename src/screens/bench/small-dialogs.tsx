@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { placeOrder, toBuy } from '@/core/bench';
+import { placeOrder, toBuy } from '@/core/workbench';
 import { placeOf, sizeOf, stepsOf, type Entry, type Modification } from '@/core/ledger';
 import { readMoney } from '@/core/shared/money';
 import { Button, Key } from '@/ui/button';
@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { money, pieces } from '@/ui/numbers';
-import { entriesOf, useBench } from '../common/bench-store';
+import { entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 
 /** Places an order for what is to buy, in one modification or in all: the money is spent, the pieces are on the way. */
@@ -20,22 +20,22 @@ export function OrderDialog({
   modification: Modification | null;
   onClose: () => void;
 }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [seller, setSeller] = useState('');
   const [postage, setPostage] = useState('');
   const [due, setDue] = useState('');
   const pool = modification
-    ? entriesOf(bench, modification.id)
-    : bench.entries.filter((e) => e.whatIf === null);
+    ? entriesOf(workbench, modification.id)
+    : workbench.entries.filter((e) => e.whatIf === null);
   const buying = toBuy(pool).filter((e) => e.whatIf === null);
   const lots = buying.flatMap((e) => e.movements.filter((m) => placeOf(m.from) === 'outside'));
   const cost = lots.reduce((s, m) => s + (m.worth ?? 0) * m.qty, 0);
   const carriage = postage ? readMoney(postage) : 0;
   const place = () => {
     if (!seller.trim() || carriage === undefined) return;
-    perform(placeOrder(bench, buying, { seller: seller.trim(), postage: carriage, due }, source()));
+    perform(placeOrder(workbench, buying, { seller: seller.trim(), postage: carriage, due }, source()));
     onClose();
   };
   return (
@@ -141,94 +141,5 @@ export function PartDialog({
         </Button>
       </form>
     </Dialog>
-  );
-}
-
-const KEYS: readonly [string, string][] = [
-  ['L', 'go to the call line'],
-  ['/', 'find a part on the model'],
-  ['Enter', 'log the line'],
-  ['Tab', 'take the completion'],
-  ['Esc', 'leave the line, close a sheet'],
-  ['N', 'new modification'],
-  ['A', 'put a part on by pointing'],
-  ['J  K', 'next, previous modification'],
-  ['P', 'log as planned or as done'],
-  ['M', 'brightness of the mat'],
-  ['Z', 'zones and phases'],
-  ['V', 'as built, as planned'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'redo'],
-  ['Ctrl K', 'all commands'],
-  ['F1', 'this sheet'],
-];
-const ROW_KEYS: readonly [string, string][] = [
-  ['↑ ↓', 'next, previous entry'],
-  ['Space', 'mark it'],
-  ['Enter', 'edit it in the call line'],
-  ['D', 'placed, or back to planned'],
-  ['Alt ↑ ↓', 'move it'],
-  ['Del', 'delete it'],
-];
-const FORMS: readonly [string, string][] = [
-  ['-2 plate 2x3 chalk', 'two off, to spares'],
-  ['+4 window 1x2x2 chalk', 'four on, from spares, then stores, then to buy'],
-  ['~6 arch 1x4 ash > bark', 'recolour'],
-  ['%9 brick 1x2 brick-red', 'refresh: the same in better condition'],
-  ['>3 arch 1x4 ash : gallery to quay', 'move between zones'],
-  ['-2 plate 1x2 ash / +1 plate 1x4 ash', 'swap'],
-  ['?8 brick 1x2 amber for lagoon', 'stand-ins'],
-  ['^8 brick 1x2 amber', 'the right part takes the stand-in’s place'],
-  ['!1 pane 1x2x2 clear', 'missing'],
-  ['*1 pane 1x2x2 clear', 'made good'],
-  ['=[lamp table] 4 brick 1x2 ash & 1 tile 2x2 bark', 'name an assembly'],
-  ['>[lamp table] : gallery to quay', 'move it as one; -[…] and +[…] too'],
-  ['@zone  #why  from …  to …  at 0.12', 'trailing words; plan, hidden, "a note" as well'],
-];
-
-/** The sheet of keys, and the forms of the call line. */
-export function KeysSheet({ onClose }: { onClose: () => void }) {
-  return (
-    <Dialog open onOpenChange={onClose} wide title="Keys and the call line">
-      <div className="grid gap-6 md:grid-cols-[auto_1fr]">
-        <div>
-          <KeyTable title="Everywhere on the bench" rows={KEYS} />
-          <KeyTable title="On an entry" rows={ROW_KEYS} />
-        </div>
-        <section>
-          <h3 className="mb-1">The call line</h3>
-          <dl>
-            {FORMS.map(([form, says]) => (
-              <div key={form} className="border-rule border-b py-1">
-                <dt className="font-mono text-[12px]">{form}</dt>
-                <dd className="text-soft">{says}</dd>
-              </div>
-            ))}
-          </dl>
-          <p className="text-soft mt-2">
-            Commas part clauses; words after the last clause reach the earlier ones. A semicolon keeps them
-            apart.
-          </p>
-        </section>
-      </div>
-    </Dialog>
-  );
-}
-
-function KeyTable({ title, rows }: { title: string; rows: readonly [string, string][] }) {
-  return (
-    <section className="mb-4">
-      <h3 className="mb-1">{title}</h3>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-        {rows.map(([key, says]) => (
-          <div key={key + says} className="contents">
-            <dt>
-              <Key>{key}</Key>
-            </dt>
-            <dd>{says}</dd>
-          </div>
-        ))}
-      </dl>
-    </section>
   );
 }

@@ -7,11 +7,11 @@ import { modelAccount, placeOf, zoneOf } from '@/core/ledger';
 import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { Key } from '@/ui/button';
-import { count } from '@/ui/numbers';
-import { booksInView, useBench } from '../common/bench-store';
+import { count, piecesOfKinds } from '@/ui/numbers';
+import { booksInView, useBuild } from '../common/build-store';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 
-/** What is on the model, grouped, filtered and by zone, as drawn parts on the mat. */
+/** What is on the model, grouped, filtered and by zone, as drawn parts on the background. */
 export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
   const lots = useTrayLots();
   const [wanted, setWanted] = useState('');
@@ -29,15 +29,18 @@ export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
     overscan: 14,
   });
   return (
-    <section aria-label="On the model" className="bg-mat text-mat-ink flex h-full min-h-0 flex-col">
+    <section
+      aria-label="On the model"
+      className="bg-background text-background-ink flex h-full min-h-0 flex-col"
+    >
       <div className="px-3 pt-3 pb-2">
         <h2 className="mb-2">
           On the model{' '}
-          <span className="text-mat-soft font-sans text-[12px] font-normal">
-            {count(total)} pieces, {count(shown.length)} lots
+          <span className="text-background-soft font-sans text-[12px] font-normal">
+            {piecesOfKinds(total, shown.length)}
           </span>
         </h2>
-        <label className="bg-sheet text-ink border-mat-rule flex items-center gap-2 rounded-md border px-2">
+        <label className="bg-sheet text-ink border-background-rule flex items-center gap-2 rounded-md border px-2">
           <Search size={14} aria-hidden />
           <input
             id="tray-search"
@@ -52,10 +55,10 @@ export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
       </div>
       <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-3 pb-3" tabIndex={-1}>
         {rows.length === 0 && (
-          <p className="text-mat-soft py-6">
+          <p className="text-background-soft py-6">
             {wanted
               ? `Nothing on the model is “${wanted}”.`
-              : 'Nothing is on the model in this view. Bring a set in, or log + to put parts on.'}
+              : 'Nothing is on the model in this view. Import a set, or log + to put parts on.'}
           </p>
         )}
         <div style={{ height: virtual.getTotalSize() }} className="relative">
@@ -110,7 +113,7 @@ function LotCell({ lot, onPick }: { lot: TrayLot; onPick: (element: ElementKey) 
       onClick={() => onPick(lot.element)}
       aria-label={`${lot.qty} ${elementName(lot.element)}`}
       title={elementName(lot.element)}
-      className="bg-mat-cell hover:bg-mat-lit relative grid h-16 place-items-center rounded-md"
+      className="bg-background-cell hover:bg-background-lit relative grid h-16 place-items-center rounded-md"
     >
       <span className="absolute top-0.5 left-1.5 max-w-[90%] truncate text-[11px]">{shortSize(part)}</span>
       <Glyph element={lot.element} size={40} />
@@ -120,12 +123,12 @@ function LotCell({ lot, onPick }: { lot: TrayLot; onPick: (element: ElementKey) 
 }
 
 function useTrayLots(): TrayLot[] {
-  const bench = useBench((s) => s.bench);
-  const view = useBench((s) => s.view);
-  const version = useBench((s) => s.version);
-  const zone = useBench((s) => s.zone);
+  const workbench = useBuild((s) => s.workbench);
+  const view = useBuild((s) => s.view);
+  const version = useBuild((s) => s.version);
+  const zone = useBuild((s) => s.zone);
   return useMemo(() => {
-    const books = booksInView({ bench, view, version });
+    const books = booksInView({ workbench, view, version });
     const zones = zone ? books.nested(zone) : null;
     const sums = new Map<ElementKey, number>();
     const accounts = zones ? [...zones].map(modelAccount) : books.balances.accountKeys('model');
@@ -136,5 +139,5 @@ function useTrayLots(): TrayLot[] {
         sums.set(element, (sums.get(element) ?? 0) + qty);
     }
     return [...sums].filter(([, qty]) => qty !== 0).map(([element, qty]) => ({ element, qty }));
-  }, [bench, view, version, zone]);
+  }, [workbench, view, version, zone]);
 }

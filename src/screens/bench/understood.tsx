@@ -1,14 +1,14 @@
 'use client';
 
-import { printElement } from '@/core/call-line';
-import type { LineReading, ReadClause } from '@/core/bench';
+import { printElement } from '@/core/log-line';
+import type { LineReading, ReadClause } from '@/core/workbench';
 import { offPieces, onPieces, zoneOf, type DraftProblem, type Entry } from '@/core/ledger';
 import { elementName, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { money, signed } from '@/ui/numbers';
-import { draftProblemWords, lineProblemWords, unknownWords } from '../words/call-line';
-import { useBench } from '../common/bench-store';
+import { draftProblemWords, lineProblemWords, unknownWords } from '../words/log-line';
+import { useBuild } from '../common/build-store';
 import { sourceWords } from './entry-words';
 
 interface UnderstoodProps {
@@ -19,11 +19,11 @@ interface UnderstoodProps {
 
 /** Under the line: what was understood, drawn, and what it does; or the first thing in the way. */
 export function Understood({ reading, line, onChoose }: UnderstoodProps) {
-  const records = useBench((s) => s.bench.records);
+  const records = useBuild((s) => s.workbench.records);
   if (!reading)
     return (
       <span className="text-faint text-[12px]">
-        - off, + on, ~ recolour, % refresh, &gt; move, ? stand-in, ! missing, * made good. F1 shows all keys.
+        - off, + on, ~ recolour, % renew, &gt; move, ? placeholder, ! missing, * replaced. F1 shows all keys.
       </span>
     );
   const problem = reading.problems[0];
@@ -96,7 +96,7 @@ function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
 
 /** Zones that have the part, to take it from there. */
 function OtherZones({ problem, onChoose }: { problem: DraftProblem; onChoose: (zone: string) => void }) {
-  const zones = useBench((s) => s.bench.records.zone);
+  const zones = useBuild((s) => s.workbench.records.zone);
   if (problem.reason !== 'not on the model') return null;
   const there = problem.elsewhere.flatMap((w) => {
     const id = zoneOf(w.account);

@@ -1,21 +1,21 @@
 'use client';
 
 import { useState } from 'react';
-import { adoptWhatIf, dropWhatIf, Workbench } from '@/core/bench';
+import { adoptWhatIf, dropWhatIf, Workbench } from '@/core/workbench';
 import { added, costsOf, takeTally, type Tally, type WhatIf } from '@/core/ledger';
 import { asId, type WhatIfId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { count, money, signed } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** What-ifs side by side with the plan as it is: pieces, cost and spares of each; adopt one or drop it. */
 export function WhatIfsDialog({ onClose }: { onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const whatIfs = [...bench.records.whatIf.values()];
-  const columns = columnsOf(bench, version, whatIfs);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const whatIfs = [...workbench.records.whatIf.values()];
+  const columns = columnsOf(workbench, version, whatIfs);
   return (
     <Dialog
       open
@@ -73,31 +73,31 @@ const ROWS: readonly [string, (t: Tally) => string][] = [
   ['Out', (t) => count(t.figures.out)],
   ['In', (t) => count(t.figures.in)],
   ['Recoloured', (t) => count(t.figures.recoloured)],
-  ['Refreshed', (t) => count(t.figures.refreshed)],
+  ['Renewed', (t) => count(t.figures.renewed)],
   ['Bought or to buy', (t) => count(t.figures.bought)],
   ['Out of pocket', (t) => money(costsOf(t.figures).outOfPocket)],
   ['Worth with own parts', (t) => money(costsOf(t.figures).worth)],
   ['Spares left', (t) => count(t.figures.sparesLeft)],
 ];
 
-function columnsOf(bench: Workbench, _version: number, whatIfs: readonly WhatIf[]) {
+function columnsOf(workbench: Workbench, _version: number, whatIfs: readonly WhatIf[]) {
   const scope = { of: 'build' } as const;
-  const plan = takeTally(bench.open({ kind: 'planned' }), scope, bench.priceOf);
+  const plan = takeTally(workbench.open({ kind: 'planned' }), scope, workbench.priceOf);
   return [
     { name: 'The plan as it is', tally: plan, whatIf: null },
     ...whatIfs.map((w) => ({
       name: w.name,
-      tally: takeTally(bench.open({ kind: 'planned', whatIf: w.id }), scope, bench.priceOf),
+      tally: takeTally(workbench.open({ kind: 'planned', whatIf: w.id }), scope, workbench.priceOf),
       whatIf: w,
     })),
   ];
 }
 
 function Acts({ whatIf, onClose }: { whatIf: WhatIf; onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const selectWhatIf = useBench((s) => s.selectWhatIf);
-  const leave = () => bench.whatIf === whatIf.id && selectWhatIf(null);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const selectWhatIf = useBuild((s) => s.selectWhatIf);
+  const leave = () => workbench.whatIf === whatIf.id && selectWhatIf(null);
   return (
     <span className="inline-flex flex-col gap-1">
       <Button
@@ -110,7 +110,7 @@ function Acts({ whatIf, onClose }: { whatIf: WhatIf; onClose: () => void }) {
       </Button>
       <Button
         onClick={() => {
-          const command = adoptWhatIf(bench, whatIf);
+          const command = adoptWhatIf(workbench, whatIf);
           leave();
           perform(command);
         }}
@@ -119,27 +119,32 @@ function Acts({ whatIf, onClose }: { whatIf: WhatIf; onClose: () => void }) {
       </Button>
       <Button
         onClick={() => {
-          const command = dropWhatIf(bench, whatIf);
+          const command = dropWhatIf(workbench, whatIf);
           leave();
           perform(command);
         }}
       >
-        Drop
+        Delete
       </Button>
     </span>
   );
 }
 
 function NewWhatIf({ onClose }: { onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
-  const selectWhatIf = useBench((s) => s.selectWhatIf);
-  const set = useBench((s) => s.set);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const selectWhatIf = useBuild((s) => s.selectWhatIf);
+  const set = useBuild((s) => s.set);
   const [name, setName] = useState('');
   const start = () => {
     if (!name.trim()) return;
-    const whatIf = { id: asId<WhatIfId>(source().newId()), build: bench.build, name: name.trim(), note: '' };
+    const whatIf = {
+      id: asId<WhatIfId>(source().newId()),
+      build: workbench.build,
+      name: name.trim(),
+      note: '',
+    };
     perform({ label: `start what-if ${whatIf.name}`, diff: added('whatIf', whatIf) });
     selectWhatIf(whatIf.id);
     set({ logPlanned: true });

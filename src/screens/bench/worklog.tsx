@@ -7,7 +7,7 @@ import type { Modification } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { modNo } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
 
@@ -16,15 +16,15 @@ const MOST_DRAWN = 24;
 
 /** The numbered modifications of the build; the selected one opens into its entries. */
 export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const zone = useBench((s) => s.zone);
-  const selected = useBench((s) => s.selected);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const zone = useBuild((s) => s.zone);
+  const selected = useBuild((s) => s.selected);
   const modifications = useMemo(() => {
     void version;
-    const nested = zone ? bench.built.nested(zone) : null;
-    return bench.modifications.filter((m) => !nested || nested.has(m.zone));
-  }, [bench, version, zone]);
+    const nested = zone ? workbench.built.nested(zone) : null;
+    return workbench.modifications.filter((m) => !nested || nested.has(m.zone));
+  }, [workbench, version, zone]);
   return (
     <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
       <div className="flex flex-wrap items-center gap-2 px-4 pt-3 pb-2">
@@ -41,7 +41,9 @@ export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
       </div>
       <MarkedBar dialogs={dialogs} />
       <div className="min-h-0 flex-1 overflow-auto px-4 pb-4">
-        {modifications.length === 0 && <EmptyWorklog all={bench.modifications.length} dialogs={dialogs} />}
+        {modifications.length === 0 && (
+          <EmptyWorklog all={workbench.modifications.length} dialogs={dialogs} />
+        )}
         <ol className="border-rule border-t">
           {modifications.map((m) => (
             <ModificationCard
@@ -74,10 +76,10 @@ function EmptyWorklog({ all, dialogs }: { all: number; dialogs: BenchDialogs }) 
 }
 
 function ZoneChips() {
-  const bench = useBench((s) => s.bench);
-  const zone = useBench((s) => s.zone);
-  const set = useBench((s) => s.set);
-  const zones = bench.zones.filter((z) => z.parent !== null);
+  const workbench = useBuild((s) => s.workbench);
+  const zone = useBuild((s) => s.zone);
+  const set = useBuild((s) => s.set);
+  const zones = workbench.zones.filter((z) => z.parent !== null);
   const few = zones.length <= 5;
   if (!few)
     return (
@@ -116,16 +118,17 @@ function ZoneChips() {
 }
 
 function ViewSelect({ onCompare }: { onCompare: () => void }) {
-  const view = useBench((s) => s.view);
-  const bench = useBench((s) => s.bench);
-  const set = useBench((s) => s.set);
-  const selectWhatIf = useBench((s) => s.selectWhatIf);
-  const last = bench.nextEntry(null).no - 1;
-  const value = view.kind === 'planned' ? (bench.whatIf ? `w:${bench.whatIf}` : 'planned') : view.kind;
+  const view = useBuild((s) => s.view);
+  const workbench = useBuild((s) => s.workbench);
+  const set = useBuild((s) => s.set);
+  const selectWhatIf = useBuild((s) => s.selectWhatIf);
+  const last = workbench.nextEntry(null).no - 1;
+  const value =
+    view.kind === 'planned' ? (workbench.whatIf ? `w:${workbench.whatIf}` : 'planned') : view.kind;
   const choose = (chosen: string) => {
     if (chosen === 'compare') return onCompare();
     if (chosen.startsWith('w:')) return selectWhatIf(chosen.slice(2) as never);
-    if (bench.whatIf) selectWhatIf(null);
+    if (workbench.whatIf) selectWhatIf(null);
     set({ view: chosen === 'asOf' ? { kind: 'asOf', no: last } : { kind: chosen as 'built' | 'planned' } });
   };
   return (
@@ -139,7 +142,7 @@ function ViewSelect({ onCompare }: { onCompare: () => void }) {
         <option value="built">as built</option>
         <option value="planned">as planned</option>
         <option value="asOf">as of entry …</option>
-        {[...bench.records.whatIf.values()].map((w) => (
+        {[...workbench.records.whatIf.values()].map((w) => (
           <option key={w.id} value={`w:${w.id}`}>
             what if: {w.name.slice(0, 40)}
           </option>
@@ -165,11 +168,11 @@ function ViewSelect({ onCompare }: { onCompare: () => void }) {
 
 /** What can be done with the entries that are marked. */
 function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
-  const marked = useBench((s) => s.marked);
-  const bench = useBench((s) => s.bench);
-  const set = useBench((s) => s.set);
+  const marked = useBuild((s) => s.marked);
+  const workbench = useBuild((s) => s.workbench);
+  const set = useBuild((s) => s.set);
   if (marked.size === 0) return null;
-  const entries = bench.entries.filter((e) => marked.has(e.id));
+  const entries = workbench.entries.filter((e) => marked.has(e.id));
   const moved = (target: Modification) => dialogs.moveTo(entries, target);
   return (
     <div
@@ -185,13 +188,13 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
         aria-label="Move marked entries to"
         value=""
         onChange={(e) => {
-          const target = bench.records.modification.get(e.target.value);
+          const target = workbench.records.modification.get(e.target.value);
           if (target) moved(target);
         }}
         className="border-edge bg-sheet min-h-7 w-28 rounded-md border px-1"
       >
         <option value="">Move to…</option>
-        {bench.modifications.map((m) => (
+        {workbench.modifications.map((m) => (
           <option key={m.id} value={m.id}>
             {modNo(m.no)} {m.title.slice(0, 40)}
           </option>

@@ -1,20 +1,20 @@
 'use client';
 
 import { useState } from 'react';
-import { addZone } from '@/core/bench';
+import { addZone } from '@/core/workbench';
 import { added, changed, modelAccount, removed, type Phase, type Zone } from '@/core/ledger';
 import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
-/** Zones and phases of the build: add, rename, nest, take away. */
+/** Zones and phases of the build: add, rename, nest, export. */
 export function ZonesDialog({ onClose }: { onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  useBench((s) => s.version);
-  const phases = [...bench.records.phase.values()].sort((a, b) => a.position - b.position);
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const phases = [...workbench.records.phase.values()].sort((a, b) => a.position - b.position);
   return (
     <Dialog
       open
@@ -24,14 +24,14 @@ export function ZonesDialog({ onClose }: { onClose: () => void }) {
     >
       <h3 className="mb-1">Zones</h3>
       <ul className="mb-2 flex flex-col gap-1">
-        {bench.zones.map((z) => (
+        {workbench.zones.map((z) => (
           <ZoneRow key={z.id} zone={z} />
         ))}
       </ul>
       <AddZone />
       <h3 className="mt-5 mb-1">Phases</h3>
       {phases.length === 0 && (
-        <p className="text-soft mb-1">None yet. Name stages of a long job: “First the hull”.</p>
+        <p className="text-soft mb-1">None yet. Name parts of a long job: “First the hull”.</p>
       )}
       <ul className="mb-2 flex flex-col gap-1">
         {phases.map((p) => (
@@ -44,18 +44,18 @@ export function ZonesDialog({ onClose }: { onClose: () => void }) {
 }
 
 function ZoneRow({ zone }: { zone: Zone }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
   const isRoot = zone.parent === null;
-  const there = bench.planned.balances.total(modelAccount(zone.id));
+  const there = workbench.planned.balances.total(modelAccount(zone.id));
   const used =
     there !== 0 ||
-    bench.modifications.some((m) => m.zone === zone.id) ||
-    bench.zones.some((z) => z.parent === zone.id) ||
-    bench.entries.some((e) =>
+    workbench.modifications.some((m) => m.zone === zone.id) ||
+    workbench.zones.some((z) => z.parent === zone.id) ||
+    workbench.entries.some((e) =>
       e.movements.some((m) => m.from === modelAccount(zone.id) || m.to === modelAccount(zone.id)),
     );
-  const below = bench.planned.nested(zone.id);
+  const below = workbench.planned.nested(zone.id);
   const rename = (next: string) =>
     perform({ label: `rename zone ${zone.name}`, diff: changed('zone', zone, { name: next }) });
   return (
@@ -73,7 +73,7 @@ function ZoneRow({ zone }: { zone: Zone }) {
             })
           }
         >
-          {bench.zones
+          {workbench.zones
             .filter((z) => !below.has(z.id))
             .map((z) => (
               <option key={z.id} value={z.id}>
@@ -87,9 +87,9 @@ function ZoneRow({ zone }: { zone: Zone }) {
         <Button
           disabled={used}
           title={used ? 'It still has pieces, entries or modifications' : undefined}
-          onClick={() => perform({ label: `take zone ${zone.name} away`, diff: removed('zone', zone) })}
+          onClick={() => perform({ label: `delete zone ${zone.name} away`, diff: removed('zone', zone) })}
         >
-          Take away
+          Delete
         </Button>
       )}
     </li>
@@ -97,13 +97,13 @@ function ZoneRow({ zone }: { zone: Zone }) {
 }
 
 function AddZone() {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [name, setName] = useState('');
   const add = () => {
     if (!name.trim()) return;
-    const { label, diff } = addZone(bench, name.trim(), bench.rootZone.id, source());
+    const { label, diff } = addZone(workbench, name.trim(), workbench.rootZone.id, source());
     perform({ label, diff });
     setName('');
   };
@@ -111,9 +111,9 @@ function AddZone() {
 }
 
 function PhaseRow({ phase }: { phase: Phase }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const inIt = bench.modifications.filter((m) => m.phase === phase.id).length;
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const inIt = workbench.modifications.filter((m) => m.phase === phase.id).length;
   const rename = (next: string) =>
     perform({ label: `rename phase ${phase.name}`, diff: changed('phase', phase, { name: next }) });
   return (
@@ -122,24 +122,24 @@ function PhaseRow({ phase }: { phase: Phase }) {
       <span className="text-faint text-[12px]">{inIt} modifications</span>
       <Button
         disabled={inIt > 0}
-        onClick={() => perform({ label: `take phase ${phase.name} away`, diff: removed('phase', phase) })}
+        onClick={() => perform({ label: `delete phase ${phase.name} away`, diff: removed('phase', phase) })}
       >
-        Take away
+        Delete
       </Button>
     </li>
   );
 }
 
 function AddPhase({ at }: { at: number }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [name, setName] = useState('');
   const add = () => {
     if (!name.trim()) return;
     const phase = {
       id: asId<PhaseId>(source().newId()),
-      build: bench.build,
+      build: workbench.build,
       name: name.trim(),
       position: at,
     };

@@ -1,5 +1,6 @@
 'use client';
 
+import { differenceWords } from '../words/colour';
 import { useMemo, useState } from 'react';
 import {
   affordableColours,
@@ -7,14 +8,14 @@ import {
   type ColourOffer,
   type Register,
   type WantedShape,
-} from '@/core/audit';
+} from '@/core/mismatch';
 import { onPieces } from '@/core/ledger';
 import { elementKey, readPartName, splitElementKey } from '@/core/parts';
 import type { PartId } from '@/core/shared/ids';
 import { Field, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, money, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { thisYear } from '../common/use-register';
 import { list } from '../words/places';
 
@@ -22,23 +23,23 @@ const EXAMPLE = '24 brick 1x4\n16 brick 1x2\n6 brick 1x1';
 
 /** For a list of shapes, every colour ranked: how much is at hand, what is to buy, what was never made in it. */
 export function AffordTab({ audit, register }: { audit: Audit; register: Register }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const [text, setText] = useState(EXAMPLE);
   const [zone, setZone] = useState(audit.zones[0]?.zone ?? null);
   const { shapes, bad } = useMemo(() => readShapes(text), [text]);
   const scheme = audit.zones.find((z) => z.zone === zone)?.scheme;
   const report = useMemo(() => {
     void version;
-    return affordableColours(bench, shapes, scheme ?? [], register, thisYear());
-  }, [bench, version, shapes, scheme, register]);
+    return affordableColours(workbench, shapes, scheme ?? [], register, thisYear());
+  }, [workbench, version, shapes, scheme, register]);
   const total = shapes.reduce((s, w) => s + w.qty, 0);
   const whole = report.colours.filter((c) => c.cannot.length === 0);
   const [best] = whole;
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[320px_1fr]">
       <section
-        aria-label="Shapes wanted"
+        aria-label="Shapes needed"
         className="border-rule flex min-h-0 flex-col gap-3 overflow-auto border-r p-4"
       >
         <Field label="Shapes: a number and a part on each line">
@@ -60,7 +61,7 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
           <Select
             value=""
             onChange={(e) => {
-              const entries = bench.entries.filter((x) => x.modification === e.target.value);
+              const entries = workbench.entries.filter((x) => x.modification === e.target.value);
               const sums = new Map<PartId, number>();
               for (const p of entries.flatMap(onPieces)) {
                 const { part } = splitElementKey(p.element);
@@ -70,7 +71,7 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
             }}
           >
             <option value="">choose one</option>
-            {bench.modifications.map((m) => (
+            {workbench.modifications.map((m) => (
               <option key={m.id} value={m.id}>
                 {modNo(m.no)} {m.title}
               </option>
@@ -84,7 +85,7 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
           >
             {audit.zones.map((z) => (
               <option key={z.zone} value={z.zone}>
-                {bench.records.zone.get(z.zone)?.name}
+                {workbench.records.zone.get(z.zone)?.name}
               </option>
             ))}
           </Select>
@@ -93,14 +94,14 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
       <section aria-label="Colours" className="min-h-0 overflow-auto p-4" tabIndex={0}>
         <h1 className="text-[21px] leading-tight">
           {total === 0
-            ? 'Say which shapes the wall wants.'
+            ? 'Say which shapes the wall needs.'
             : best
               ? `${best.colour.name} is cheapest: ${count(best.atHand)} of ${pieces(total)} at hand, ${best.toBuy > 0 ? `${count(best.toBuy)} to buy for ${money(best.cost)}` : 'nothing to buy'}.`
               : 'No single colour was made in all of these shapes.'}
         </h1>
         <p className="text-soft mb-3">
-          {count(whole.length)} of {report.colours.length} colours can be had whole. Spares and stores count
-          as at hand.
+          {count(whole.length)} of {report.colours.length} colours are available for all of it. Spares and own
+          parts count as at hand.
         </p>
         {report.stripes.length > 0 && total > 0 && (
           <>
@@ -122,8 +123,8 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
                     </b>
                     <span className="text-faint block text-[12px]">
                       {s.mainPieces} and {s.otherPieces} at hand,{' '}
-                      {s.toBuy > 0 ? `${s.toBuy} to buy, ${money(s.cost)}` : 'nothing to buy'}, ΔE{' '}
-                      {s.deltaE.toFixed(0)} apart
+                      {s.toBuy > 0 ? `${s.toBuy} to buy, ${money(s.cost)}` : 'nothing to buy'},{' '}
+                      {differenceWords(s.deltaE)}
                     </span>
                   </span>
                 </li>
@@ -166,7 +167,7 @@ function OfferTable({ offers, shape }: { offers: readonly ColourOffer[]; shape: 
               {o.unpriced > 0 && ` + ${o.unpriced} unpriced`}
             </td>
             <td className="px-2">
-              {o.offScheme === null ? '' : o.offScheme < 0.05 ? 'in it' : `ΔE ${o.offScheme.toFixed(1)}`}
+              {o.offScheme === null ? '' : o.offScheme < 0.05 ? 'in it' : differenceWords(o.offScheme)}
             </td>
             <td className="px-2">{o.cannot.map((c) => `${c.qty} ${c.part}`).join(', ')}</td>
           </tr>

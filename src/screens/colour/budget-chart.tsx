@@ -12,7 +12,7 @@ import {
 } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { CurveStep } from '@/core/audit';
+import type { CurveStep } from '@/core/mismatch';
 import { money } from '@/ui/numbers';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Filler, Tooltip);
@@ -22,7 +22,7 @@ const SOFT = '#4d4d4d';
 const RULE = '#d6d6d6';
 const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
 
-/** How much of what shows any budget puts right: a stair, and where the budget stands on it. */
+/** How much of what is visible any budget fixes: a stair, and where the budget stands on it. */
 export function BudgetChart({
   steps,
   all,
@@ -40,7 +40,7 @@ export function BudgetChart({
   const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, most / 100))) - 1);
   const top = Math.ceil((Math.max(most * 1.02, budget) / 100 || 1) / step) * step;
   line.push({ x: top, y: line.at(-1)?.y ?? 0 });
-  const says = `${money(budget)} puts right ${Math.round(share(here?.value ?? 0))} % of what shows; ${money(most)} puts right ${Math.round(share(steps.at(-1)?.value ?? 0))} %.`;
+  const says = `${money(budget)} fixes ${Math.round(share(here?.value ?? 0))} % of what is visible; ${money(most)} fixes ${Math.round(share(steps.at(-1)?.value ?? 0))} %.`;
   const options: ChartOptions<'line'> = {
     animation: false,
     responsive: true,

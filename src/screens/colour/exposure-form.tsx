@@ -1,16 +1,16 @@
 'use client';
 
-import { exposureOf, hiddenOf } from '@/core/survey';
+import { exposureOf, hiddenOf } from '@/core/inspection';
 import { SEEN, type Seen } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
 import { Field, Input, Select } from '@/ui/field';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { useKeepExposure } from './use-keep-exposure';
 
 /** How much of a lot is seen, and how many of it nobody sees: proposed, corrected here. */
 export function ExposureForm({ zone, element, seen }: { zone: ZoneId; element: ElementKey; seen: Seen }) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   const keep = useKeepExposure(zone, element, seen);
   return (
     <div className="flex flex-wrap items-end gap-3">
@@ -25,14 +25,14 @@ export function ExposureForm({ zone, element, seen }: { zone: ZoneId; element: E
         <Input
           type="number"
           min={0}
-          value={hiddenOf(bench, zone, element)}
+          value={hiddenOf(workbench, zone, element)}
           onChange={(e) => keep({ hidden: Math.max(0, Math.floor(Number(e.target.value)) || 0) })}
           className="w-24"
         />
       </Field>
       <p className="text-faint flex-1 text-[12px]">
-        {exposureOf(bench, zone, element) ? 'As you said.' : 'Proposed from its family and zone.'} To hide it:
-        move it inside the model, and say “hidden” here.
+        {exposureOf(workbench, zone, element) ? 'As you said.' : 'Proposed from its family and zone.'} To hide
+        it: move it inside the model, and say “hidden” here.
       </p>
     </div>
   );

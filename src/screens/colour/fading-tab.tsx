@@ -5,59 +5,70 @@ import { useEffect, useMemo, useState } from 'react';
 import { hexOfLab } from '@/core/colour';
 import { batchOf, takeTally, type Tally } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { Ages, compareSchools, fadingByZone, planSchool, type School, type ZoneFading } from '@/core/survey';
+import {
+  Ages,
+  compareOptions,
+  fadingByZone,
+  planFadingOption,
+  type FadingOption,
+  type ZoneFading,
+} from '@/core/inspection';
 import { Button, Key } from '@/ui/button';
 import { count, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
-import { useKeys } from '../common/use-keys';
-import { FADING_SHORT, inWords, recommendation } from '../words/colour';
+import { useBuild } from '../common/build-store';
+import { useCommands } from '../commands';
+import { FADING_SHORT, inWords, recommendation, differenceWords } from '../words/colour';
 import { MeterDialog } from './meter-dialog';
 import { PhotoDialog } from './photo-dialog';
 import { ReadingsDialog } from './readings-dialog';
-import { Moves, SchoolTable } from './school-table';
+import { Moves, OptionTable } from './option-table';
 import { WhiteningDialog } from './whitening-dialog';
 import { ZonePlaces } from './zone-places';
 
 type Sheet = 'meter' | 'photo' | 'readings' | 'whiten';
 
-/** Fading: how far each zone is from new, how far its parts are from one another, and what the schools would do. */
+/** Fading: how far each zone is from new, how far its parts are from one another, and what the options would do. */
 export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [at, setAt] = useState(0);
-  const [school, setSchool] = useState<School['name'] | null>(null);
+  const [option, setOption] = useState<FadingOption['name'] | null>(null);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const ages = useMemo(() => {
     void version;
-    return new Ages(bench);
-  }, [bench, version]);
-  const zones = useMemo(() => fadingByZone(bench, ages), [bench, ages]);
+    return new Ages(workbench);
+  }, [workbench, version]);
+  const zones = useMemo(() => fadingByZone(workbench, ages), [workbench, ages]);
   const zone = zones[Math.min(at, zones.length - 1)];
   const report = useMemo(
-    () => (zone ? compareSchools(bench, zone.zone, zone.colour, ages) : undefined),
-    [bench, zone, ages],
+    () => (zone ? compareOptions(workbench, zone.zone, zone.colour, ages) : undefined),
+    [workbench, zone, ages],
   );
-  const chosen = report?.schools.find((s) => s.name === (school ?? report.recommended));
+  const chosen = report?.options.find((s) => s.name === (option ?? report.recommended));
   useEffect(() => {
     if (!report || !chosen || chosen.comesIn.length === 0) return onTry(null);
     let n = 0;
-    const { entries } = planSchool(bench, report, chosen, { newId: () => `try-${n++}`, now: '' });
-    onTry(bench.planned.trying(entries, [], () => takeTally(bench.planned, { of: 'build' }, bench.priceOf)));
-  }, [bench, report, chosen, onTry]);
+    const { entries } = planFadingOption(workbench, report, chosen, { newId: () => `try-${n++}`, now: '' });
+    onTry(
+      workbench.planned.trying(entries, [], () =>
+        takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
+      ),
+    );
+  }, [workbench, report, chosen, onTry]);
   const plan = () => {
     if (!report || !chosen) return;
     if (chosen.name === 'whiten') return setSheet('whiten');
-    perform(planSchool(bench, report, chosen, source()));
+    perform(planFadingOption(workbench, report, chosen, source()));
   };
-  useKeys(
+  useCommands(
     [
-      { key: 'r', run: () => setSheet('meter') },
-      { key: 'f', run: () => setSheet('photo') },
-      { key: 'p', run: plan },
-      { key: 'j', run: () => setAt((i) => Math.min(zones.length - 1, i + 1)) },
-      { key: 'k', run: () => setAt((i) => Math.max(0, i - 1)) },
+      { name: 'Read with the meter', key: 'r', run: () => setSheet('meter') },
+      { name: 'Read a photo', key: 'f', run: () => setSheet('photo') },
+      { name: 'Plan the chosen option', key: 'p', run: plan },
+      { name: 'Next zone', key: 'j', run: () => setAt((i) => Math.min(zones.length - 1, i + 1)) },
+      { name: 'Previous zone', key: 'k', run: () => setAt((i) => Math.max(0, i - 1)) },
     ],
     sheet === null,
   );
@@ -66,7 +77,7 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
       <header className="flex flex-wrap items-end gap-3 px-4 pt-3 pb-2">
         <div className="min-w-72 flex-1">
           <h1 className="text-[21px] leading-tight">
-            {headline(zones, (z) => bench.records.zone.get(z)?.name ?? '')}
+            {headline(zones, (z) => workbench.records.zone.get(z)?.name ?? '')}
           </h1>
           <p className="text-soft">
             Evenly aged parts look right; one new part among them looks wrong. So the spread within a zone
@@ -84,7 +95,7 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
       <div className="grid min-h-0 flex-1 max-lg:overflow-auto lg:grid-cols-[1fr_520px]">
         <section
           aria-label="Zones that were read"
-          className="bg-mat text-mat-ink min-h-0 overflow-auto px-4 py-3"
+          className="bg-background text-background-ink min-h-0 overflow-auto px-4 py-3"
           tabIndex={0}
         >
           {zones.length === 0 && (
@@ -98,11 +109,11 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
               <ZoneCard
                 key={`${z.zone}${z.colour}`}
                 zone={z}
-                name={bench.records.zone.get(z.zone)?.name ?? ''}
+                name={workbench.records.zone.get(z.zone)?.name ?? ''}
                 here={i === Math.min(at, zones.length - 1)}
                 onPick={() => {
                   setAt(i);
-                  setSchool(null);
+                  setOption(null);
                 }}
               />
             ))}
@@ -110,23 +121,23 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
           {zone && <ZonePlaces zone={zone} />}
         </section>
         {report && chosen && zone && (
-          <aside aria-label="Schools" className="border-rule min-h-0 overflow-auto border-l p-4">
+          <aside aria-label="Options" className="border-rule min-h-0 overflow-auto border-l p-4">
             <h2 className="text-[16px]">
-              <bdi>{bench.records.zone.get(zone.zone)?.name}</bdi>, {zone.colour}: {pieces(report.seenPlaces)}{' '}
-              seen
+              <bdi>{workbench.records.zone.get(zone.zone)?.name}</bdi>, {zone.colour}:{' '}
+              {pieces(report.seenPlaces)} seen
               {report.hiddenPlaces > 0 && `, ${report.hiddenPlaces} hidden`}
             </h2>
             <p className="mb-2">
               {recommendation(report)}
               {report.unread > 0 && ` ${pieces(report.unread)} of it were not read and are left out.`}
             </p>
-            <SchoolTable
-              schools={report.schools}
+            <OptionTable
+              options={report.options}
               chosen={chosen.name}
               recommended={report.recommended}
-              onChoose={setSchool}
+              onChoose={setOption}
             />
-            <Moves school={chosen} />
+            <Moves option={chosen} />
             <div className="mt-3 flex items-center gap-3">
               <Button look="main" disabled={chosen.touched === 0} onClick={plan}>
                 {chosen.name === 'whiten' ? 'Record a whitening…' : 'Plan it'} <Key>P</Key>
@@ -156,7 +167,7 @@ function headline(zones: readonly ZoneFading[], name: (zone: ZoneFading['zone'])
   if (!worst) return 'No colour has been read yet.';
   const read = new Set(zones.map((z) => z.zone)).size;
   const rank = read === 1 ? 'the only zone read' : `the most uneven of ${inWords(read)} zones read`;
-  return `ΔE ${worst.largest.toFixed(1)} between the parts of ${name(worst.zone)}, ${rank}.`;
+  return `The parts of ${name(worst.zone)} are ${differenceWords(worst.largest)}, ${rank}.`;
 }
 
 function ZoneCard({
@@ -178,13 +189,15 @@ function ZoneCard({
         onClick={onPick}
         className={clsx(
           'w-full rounded-md border p-2 text-left',
-          here ? 'bg-mat-lit border-mat-ink' : 'border-mat-rule hover:border-mat-ink',
+          here
+            ? 'bg-background-lit border-background-ink'
+            : 'border-background-rule hover:border-background-ink',
         )}
       >
         <span className="flex items-baseline gap-2">
           <bdi className="font-semibold">{name}</bdi>
           <span>{z.colour}</span>
-          <span className="text-mat-soft flex-1">
+          <span className="text-background-soft flex-1">
             {z.known} of {pieces(z.pieces)} read
           </span>
           <span>
@@ -200,7 +213,7 @@ function ZoneCard({
                 title={`${b.qty} ${elementName(b.element)}, ${batchOf(b.grade) || 'new'}`}
               />
               <b className="block">{b.parts.deltaE.toFixed(1)}</b>
-              <span className="text-mat-soft block text-[11px] leading-tight">
+              <span className="text-background-soft block text-[11px] leading-tight">
                 {count(b.qty)} · {FADING_SHORT[b.seen]}
               </span>
             </span>
@@ -223,8 +236,8 @@ function Parts({ zone }: { zone: ZoneFading }) {
     chromaLoss > 0.5 ? `duller by ΔC* ${chromaLoss.toFixed(1)}` : '',
   ];
   return (
-    <span className="text-mat-soft mt-1 block text-[12px]">
-      The worst: {words.filter(Boolean).join(', ')}. From new: ΔE {zone.fromNew.toFixed(1)} in the mean.
+    <span className="text-background-soft mt-1 block text-[12px]">
+      The worst: {words.filter(Boolean).join(', ')}. From new on average: {differenceWords(zone.fromNew)}.
     </span>
   );
 }

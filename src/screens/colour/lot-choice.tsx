@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { elementName } from '@/core/parts';
 import type { AccountKey } from '@/core/ledger';
 import { Field, Input, Select } from '@/ui/field';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { lotsToRead, placesToRead, type LotToRead } from './use-lots-to-read';
 
 export interface LotChoiceValue {
@@ -23,12 +23,12 @@ export function LotChoice({
   onChange: (value: LotChoiceValue) => void;
   compact?: boolean;
 }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const lots = useMemo(() => {
     void version;
-    return lotsToRead(bench, value.account);
-  }, [bench, version, value.account]);
+    return lotsToRead(workbench, value.account);
+  }, [workbench, version, value.account]);
   const key = (l: LotToRead) => `${l.element} ${l.grade}`;
   const most = value.lot?.qty ?? 1;
   return (
@@ -38,11 +38,11 @@ export function LotChoice({
           value={value.account}
           onChange={(e) => {
             const account = e.target.value as AccountKey;
-            const [lot] = lotsToRead(bench, account);
+            const [lot] = lotsToRead(workbench, account);
             onChange({ account, lot, qty: lot?.qty ?? 1 });
           }}
         >
-          {placesToRead(bench).map((p) => (
+          {placesToRead(workbench).map((p) => (
             <option key={p.account} value={p.account}>
               {p.name}
             </option>

@@ -1,18 +1,19 @@
 'use client';
 
+import { differenceWords } from '../words/colour';
 import { useEffect, useRef, useState } from 'react';
 import { averageReadings, deltaE00, enoughReadings, hexOfLab, type LabD65 } from '@/core/colour';
 import { modelAccount } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { keepReading } from '@/core/survey';
-import type { MeterState } from '@/stand-ins/colour-meter';
+import { keepReading } from '@/core/inspection';
+import type { MeterState } from '@/simulated/colour-meter';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { askMeter } from '../common/meter-client';
-import { useKeys } from '../common/use-keys';
-import { meterFaultWords, readingProblemWords } from '../words/survey';
+import { useCommands } from '../commands';
+import { meterFaultWords, readingProblemWords } from '../words/inspection';
 import { LotChoice, type LotChoiceValue } from './lot-choice';
 import { lotsToRead } from './use-lots-to-read';
 
@@ -21,9 +22,9 @@ const STALE_MINUTES = 30;
 
 /** Reading with the colour meter: connect, calibrate on its tile, read until it is sure, keep. All by keys. */
 export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [state, setState] = useState<MeterState | null>(null);
   const [labs, setLabs] = useState<readonly LabD65[]>([]);
   const [says, setSays] = useState('');
@@ -31,8 +32,8 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
   const [calibrated, setCalibrated] = useState(false);
   const stop = useRef(false);
   const [choice, setChoice] = useState<LotChoiceValue>(() => {
-    const account = modelAccount(zone ?? bench.zones[1]?.id ?? bench.rootZone.id);
-    const [lot] = lotsToRead(bench, account);
+    const account = modelAccount(zone ?? workbench.zones[1]?.id ?? workbench.rootZone.id);
+    const [lot] = lotsToRead(workbench, account);
     return { account, lot, qty: lot?.qty ?? 1 };
   });
   useEffect(() => {
@@ -95,7 +96,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     setBusy(false);
   };
   const mean = labs.length > 0 ? averageReadings(labs) : null;
-  const fresh = choice.lot && bench.colour(splitElementKey(choice.lot.element).colour);
+  const fresh = choice.lot && workbench.colour(splitElementKey(choice.lot.element).colour);
   const keep = () => {
     if (!mean || !choice.lot) return;
     const doubt = !calibrated
@@ -104,7 +105,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
         ? 'the readings differ too much'
         : '';
     const kept = keepReading(
-      bench,
+      workbench,
       {
         ...choice,
         element: choice.lot.element,
@@ -122,7 +123,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     if (!kept.ok) return setSays(`▲ ${readingProblemWords(kept.reason)}`);
     perform(kept.value);
     setLabs([]);
-    const lots = lotsToRead(bench, choice.account);
+    const lots = lotsToRead(workbench, choice.account);
     const next = lots.find((l) => l.element === choice.lot?.element && !l.grade.includes(':')) ?? lots[0];
     setChoice({ ...choice, lot: next, qty: next?.qty ?? 1 });
     setSays(
@@ -130,11 +131,15 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     );
   };
   const keys = [
-    { key: 'c', run: () => void (state?.connected ? calibrate() : connect()) },
-    { key: ' ', run: () => (busy ? (stop.current = true) : void read()) },
-    { key: 'Enter', run: keep },
+    {
+      name: 'Connect or calibrate the meter',
+      key: 'c',
+      run: () => void (state?.connected ? calibrate() : connect()),
+    },
+    { name: 'Read, or stop reading', key: ' ', run: () => (busy ? (stop.current = true) : void read()) },
+    { name: 'Keep the reading', key: 'Enter', run: keep },
   ];
-  useKeys(keys, true);
+  useCommands(keys, true, true);
   return (
     <Dialog
       open
@@ -179,11 +184,11 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
           <dt>Readings</dt>
           <dd>
             <b>{labs.length}</b>
-            {mean && mean.leftOut > 0 && `, ${mean.leftOut} left out as a slip of the hand`}
+            {mean && mean.leftOut > 0 && `, ${mean.leftOut} left out as an outlier`}
           </dd>
           <dt>From fresh</dt>
           <dd>
-            <b>{mean && fresh ? `ΔE00 ${deltaE00(fresh.lab, mean.lab).toFixed(1)}` : '–'}</b>
+            <b>{mean && fresh ? differenceWords(deltaE00(fresh.lab, mean.lab)) : '–'}</b>
           </dd>
           <dt>How sure</dt>
           <dd>
@@ -202,7 +207,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
       </p>
       <div className="flex flex-wrap justify-end gap-2">
         <Button onClick={() => setLabs([])} disabled={labs.length === 0 || busy}>
-          Forget these readings
+          Delete these readings
         </Button>
         <Button disabled={!choice.lot} onClick={() => (busy ? (stop.current = true) : void read())}>
           {busy ? 'Stop' : 'Read'} <Key>Space</Key>
@@ -228,13 +233,13 @@ const minutesAgo = (at: number): string => {
 const labWords = (c: LabD65): string => `L* ${c.l.toFixed(1)}, a* ${c.a.toFixed(1)}, b* ${c.b.toFixed(1)}`;
 
 const Swatch = ({ title, hex, says }: { title: string; hex: string | undefined; says: string }) => (
-  <div className="bg-mat text-mat-ink rounded-md p-2">
+  <div className="bg-background text-background-ink rounded-md p-2">
     <span className="block">{title}</span>
     <span
       aria-hidden
       style={{ background: hex }}
-      className="border-mat-rule my-1 block h-16 rounded-sm border"
+      className="border-background-rule my-1 block h-16 rounded-sm border"
     />
-    <span className="text-mat-soft block text-[12px]">{says}</span>
+    <span className="text-background-soft block text-[12px]">{says}</span>
   </div>
 );

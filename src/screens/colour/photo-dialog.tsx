@@ -6,19 +6,19 @@ import type { CardKind, Disc, PhotoReading } from '@/core/photo';
 import { modelAccount } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { keepReading } from '@/core/survey';
+import { keepReading } from '@/core/inspection';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
 import { readPhotoInWorker } from '@/workers/photo-client';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import {
   madeByPhoto,
   photoFaultWords,
   photoWarningWords,
   readingProblemWords,
   SPOT_DOUBTS,
-} from '../words/survey';
+} from '../words/inspection';
 import { LotChoice, type LotChoiceValue } from './lot-choice';
 import { drawMarks } from './photo-marks';
 import { lotsToRead } from './use-lots-to-read';
@@ -31,9 +31,9 @@ const WIDTH = 560;
 
 /** Reading colours from a photo beside a card: mark the card and the spots, by pointer or by keys. */
 export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [file, setFile] = useState<Blob | null>(null);
   const [bitmap, setBitmap] = useState<ImageBitmap | null>(null);
   const [placing, setPlacing] = useState<'card' | 'spot'>('card');
@@ -47,8 +47,8 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
   const [busy, setBusy] = useState(false);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [choice, setChoice] = useState<LotChoiceValue>(() => {
-    const account = modelAccount(zone ?? bench.zones[1]?.id ?? bench.rootZone.id);
-    const [lot] = lotsToRead(bench, account);
+    const account = modelAccount(zone ?? workbench.zones[1]?.id ?? workbench.rootZone.id);
+    const [lot] = lotsToRead(workbench, account);
     return { account, lot, qty: lot?.qty ?? 1 };
   });
   const scale = bitmap ? WIDTH / bitmap.width : 1;
@@ -129,7 +129,7 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     const warned = reading.warnings.map((w) => w.warns).join(', ');
     const doubt = found.doubt ?? (found.error > 1.5 ? 'not sure enough' : warned);
     const kept = keepReading(
-      bench,
+      workbench,
       {
         account: spot.choice.account,
         qty: spot.choice.qty,

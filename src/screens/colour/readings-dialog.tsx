@@ -2,21 +2,20 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import { asThresholds, FADING_GRADES, hexOfLab, THRESHOLDS_SETTING } from '@/core/colour';
-import { added, changed } from '@/core/ledger';
+import { asThresholds, FADING_GRADES, hexOfLab } from '@/core/colour';
 import { elementName } from '@/core/parts';
-import { readingLab, thresholdsOf, trustReading } from '@/core/survey';
+import { readingLab, setFadingGrades, thresholdsOf, trustReading } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { placeName } from '../words/places';
 
 /** Every reading with how it was made; which are trusted; and the grades of fading. */
 export function ReadingsDialog({ onClose }: { onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const readings = [...bench.records.reading.values()].sort((a, b) => (a.at < b.at ? 1 : -1));
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const readings = [...workbench.records.reading.values()].sort((a, b) => (a.at < b.at ? 1 : -1));
   return (
     <Dialog
       open
@@ -37,7 +36,7 @@ export function ReadingsDialog({ onClose }: { onClose: () => void }) {
             <span className={clsx('min-w-0 flex-1', !r.trusted && 'text-faint')}>
               <span className="block">
                 <b>{r.batch}</b> {r.qty} {elementName(r.element)},{' '}
-                <bdi>{placeName(r.account, bench.records)}</bdi>
+                <bdi>{placeName(r.account, workbench.records)}</bdi>
               </span>
               <span className="text-faint block text-[12px]">
                 L* {r.l.toFixed(1)} a* {r.a.toFixed(1)} b* {r.b.toFixed(1)} ± {r.spread.toFixed(2)} · {r.made}{' '}
@@ -56,9 +55,9 @@ export function ReadingsDialog({ onClose }: { onClose: () => void }) {
 }
 
 function Thresholds() {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const now = thresholdsOf(bench);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const now = thresholdsOf(workbench);
   const [draft, setDraft] = useState(now.map(String));
   const next = asThresholds(draft.map(Number));
   return (
@@ -67,12 +66,7 @@ function Thresholds() {
       onSubmit={(e) => {
         e.preventDefault();
         if (!next) return;
-        const old = bench.records.setting.get(THRESHOLDS_SETTING);
-        const record = { id: THRESHOLDS_SETTING, values: next };
-        perform({
-          label: 'set the grades of fading',
-          diff: old ? changed('setting', old, record) : added('setting', record),
-        });
+        perform(setFadingGrades(workbench, next));
       }}
     >
       {FADING_GRADES.slice(1).map((grade, i) => (

@@ -1,25 +1,25 @@
 'use client';
 
 import { useState } from 'react';
-import { proposeScheme, type Audit } from '@/core/audit';
+import { proposeScheme, type Audit } from '@/core/mismatch';
 import { added, changed, removed, type Diff } from '@/core/ledger';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { usePalette } from '@/ui/palette-context';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** The colours a zone is meant to have: proposed from what is seen, set by hand. */
 export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Audit; onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
   const palette = usePalette();
   const shown = audit.zones.find((z) => z.zone === zone);
   const proposed = shown ? proposeScheme(shown.lots, palette) : [];
   const [colours, setColours] = useState<readonly ColourId[]>(shown?.scheme ?? []);
   const there = new Map(shown?.colours.map((c) => [c.colour, c.qty]));
-  const old = bench.records.scheme.get(zone);
-  const name = bench.records.zone.get(zone)?.name ?? '';
+  const old = workbench.records.scheme.get(zone);
+  const name = workbench.records.zone.get(zone)?.name ?? '';
   const act = (label: string, diff: Diff) => {
     perform({ label: `${label} ${name}`, diff });
     onClose();
@@ -29,7 +29,7 @@ export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Au
       'set the scheme of',
       old
         ? changed('scheme', old, { colours })
-        : added('scheme', { id: zone, build: bench.build, zone, colours }),
+        : added('scheme', { id: zone, build: workbench.build, zone, colours }),
     );
   const ranked = [...palette.values()]
     .filter((c) => c.finish === 'solid')
@@ -40,7 +40,7 @@ export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Au
       onOpenChange={onClose}
       wide
       title={`Scheme of ${name}`}
-      says="The colours this zone is meant to have. What is seen in another reads as a slip."
+      says="The colours this zone is meant to have. What is seen in another reads as a mismatch."
     >
       <ul className="grid grid-cols-3 gap-1 md:grid-cols-5">
         {ranked.map((c) => (

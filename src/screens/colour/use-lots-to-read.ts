@@ -4,12 +4,12 @@ import {
   batchOf,
   modelAccount,
   sparesAccount,
-  storesAccount,
+  stockAccount,
   type AccountKey,
   type Grade,
 } from '@/core/ledger';
 import { byElementName, type ElementKey } from '@/core/parts';
-import type { Workbench } from '@/core/bench';
+import type { Workbench } from '@/core/workbench';
 
 /** A place whose parts can be read. */
 export interface ReadPlace {
@@ -27,15 +27,18 @@ export interface LotToRead {
 }
 
 /** Zones, the spares and the trays. */
-export const placesToRead = (bench: Workbench): ReadPlace[] => [
-  ...bench.zones.map((z) => ({ account: modelAccount(z.id), name: z.name })),
-  { account: sparesAccount(bench.build), name: 'Spares' },
-  ...[...bench.records.tray.values()].map((t) => ({ account: storesAccount(t.id), name: `Tray ${t.name}` })),
+export const placesToRead = (workbench: Workbench): ReadPlace[] => [
+  ...workbench.zones.map((z) => ({ account: modelAccount(z.id), name: z.name })),
+  { account: sparesAccount(workbench.build), name: 'Spares' },
+  ...[...workbench.records.tray.values()].map((t) => ({
+    account: stockAccount(t.id),
+    name: `Tray ${t.name}`,
+  })),
 ];
 
 /** What can be read at a place, unread ones first. */
-export function lotsToRead(bench: Workbench, account: AccountKey): LotToRead[] {
-  const rows = bench.built.balances.rows((a) => a === account).filter((r) => r.qty > 0);
+export function lotsToRead(workbench: Workbench, account: AccountKey): LotToRead[] {
+  const rows = workbench.built.balances.rows((a) => a === account).filter((r) => r.qty > 0);
   const before = new Map<ElementKey, number>();
   for (const r of rows) if (batchOf(r.grade)) before.set(r.element, (before.get(r.element) ?? 0) + r.qty);
   return rows

@@ -3,23 +3,25 @@
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { endWhitening, startWhitening, type ZoneFading } from '@/core/survey';
+import { endWhitening, startWhitening, type ZoneFading } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** Whitening on record: what the pieces read before and after, and how long it took; with the cautions beside it. */
 export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: () => void }) {
-  const bench = useBench((s) => s.bench);
-  useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const yellow = zone.batches.filter((b) => b.reading && b.parts.yellowing > 1);
   const [index, setIndex] = useState(Math.max(0, yellow.length - 1));
   const [note, setNote] = useState('');
   const batch = yellow[index];
-  const begun = [...bench.records.whitening.values()].sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1));
+  const begun = [...workbench.records.whitening.values()].sort((a, b) =>
+    a.startedAt < b.startedAt ? 1 : -1,
+  );
   return (
     <Dialog open onOpenChange={onClose} wide title="Whitening">
       <div className="border-ink mb-3 rounded-md border p-3" role="note">
@@ -48,7 +50,7 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
           className="flex flex-wrap items-end gap-3"
           onSubmit={(e) => {
             e.preventDefault();
-            perform(startWhitening(bench, batch, batch.qty, note.trim(), source()));
+            perform(startWhitening(workbench, batch, batch.qty, note.trim(), source()));
             setNote('');
           }}
         >
@@ -74,13 +76,13 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
       <h3 className="mt-4 mb-1">On record</h3>
       {begun.length === 0 && (
         <p className="text-soft">
-          Nothing yet. When a whitening ends, read the pieces again: from then on Evarn reckons with what it
-          really did.
+          Nothing yet. When a whitening ends, read the pieces again: from then on Evarn calculates with what
+          it really did.
         </p>
       )}
       <ul>
         {begun.map((w) => {
-          const after = [...bench.records.reading.values()].filter(
+          const after = [...workbench.records.reading.values()].filter(
             (r) => r.element === w.element && r.at > w.startedAt && r.batch !== w.before,
           );
           return (

@@ -1,20 +1,20 @@
 'use client';
 
-import type { Audit } from '@/core/audit';
+import type { Audit } from '@/core/mismatch';
 import type { ZoneId } from '@/core/shared/ids';
 import { count } from '@/ui/numbers';
 import { usePalette } from '@/ui/palette-context';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** What is seen of each zone, by colour, to scale: what is off the scheme is raised and ringed. */
 export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: ZoneId) => void }) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   const palette = usePalette();
   return (
-    <section aria-label="What shows, by zone" className="bg-mat text-mat-ink px-4 py-3">
+    <section aria-label="What is visible, by zone" className="bg-background text-background-ink px-4 py-3">
       <div className="mb-2 flex items-baseline gap-3">
-        <h2 className="flex-1">What shows, by zone</h2>
-        <span className="text-mat-soft text-[12px]">
+        <h2 className="flex-1">What is visible, by zone</h2>
+        <span className="text-background-soft text-[12px]">
           raised and ringed = off the scheme · a zone opens its scheme
         </span>
       </div>
@@ -28,9 +28,9 @@ export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: Z
               title="Open the scheme"
             >
               <bdi className="block truncate font-semibold hover:underline">
-                {bench.records.zone.get(z.zone)?.name}
+                {workbench.records.zone.get(z.zone)?.name}
               </bdi>
-              <span className="text-mat-soft block text-[12px]">
+              <span className="text-background-soft block text-[12px]">
                 {count(z.seen)} seen{z.schemeSet ? '' : ' · proposed'}
               </span>
             </button>
@@ -69,12 +69,12 @@ export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: Z
                   <b>{count(z.off)}</b> off
                 </span>
               )}
-              {z.standIns > 0 && (
+              {z.placeholders > 0 && (
                 <span className="block leading-tight">
-                  <b>{count(z.standIns)}</b> stand-ins
+                  <b>{count(z.placeholders)}</b> placeholders
                 </span>
               )}
-              {z.off + z.standIns === 0 && <span className="text-mat-soft">none off</span>}
+              {z.off + z.placeholders === 0 && <span className="text-background-soft">none off</span>}
             </span>
           </li>
         ))}

@@ -1,31 +1,31 @@
 'use client';
 
 import { useMemo } from 'react';
-import { proposeSeen } from '@/core/audit';
+import { proposeSeen } from '@/core/mismatch';
 import { batchOf, modelAccount } from '@/core/ledger';
 import { byElementName, elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { exposureOf, hiddenOf, type ZoneFading } from '@/core/survey';
+import { exposureOf, hiddenOf, type ZoneFading } from '@/core/inspection';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { useKeepExposure } from './use-keep-exposure';
 
 /** The parts of one colour in a zone: how many places each shape has, how many of them nobody sees, what was read. */
 export function ZonePlaces({ zone }: { zone: ZoneFading }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const elements = useMemo(() => {
     void version;
-    return bench.built.balances
+    return workbench.built.balances
       .elements(modelAccount(zone.zone))
       .filter(([e, n]) => n > 0 && splitElementKey(e).colour === zone.colour)
       .sort((a, b) => byElementName(a[0], b[0]));
-  }, [bench, version, zone]);
+  }, [workbench, version, zone]);
   return (
     <section className="mt-4">
       <h2 className="mb-1">Its places</h2>
-      <p className="text-mat-soft mb-1 text-[12px]">
+      <p className="text-background-soft mb-1 text-[12px]">
         Say how many of each lie where nobody sees them: the worst can go there.
       </p>
       <ul>
@@ -38,21 +38,21 @@ export function ZonePlaces({ zone }: { zone: ZoneFading }) {
 }
 
 function PlaceRow({ zone, element, qty }: { zone: ZoneFading; element: ElementKey; qty: number }) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   const seen =
-    exposureOf(bench, zone.zone, element)?.seen ??
-    proposeSeen(element, bench.records.zone.get(zone.zone)?.name ?? '');
+    exposureOf(workbench, zone.zone, element)?.seen ??
+    proposeSeen(element, workbench.records.zone.get(zone.zone)?.name ?? '');
   const keep = useKeepExposure(zone.zone, element, seen);
   const read = zone.batches.filter((b) => b.element === element && b.reading);
   const known = read.reduce((s, b) => s + b.qty, 0);
   return (
-    <li className="border-mat-rule flex min-h-10 items-center gap-3 border-b">
+    <li className="border-background-rule flex min-h-10 items-center gap-3 border-b">
       <Glyph element={element} size={32} />
       <span className="min-w-0 flex-1">
         <span className="block truncate">
           {count(qty)} {elementName(element)}
         </span>
-        <span className="text-mat-soft block truncate text-[12px]">
+        <span className="text-background-soft block truncate text-[12px]">
           {read.length === 0
             ? 'not read'
             : `${known === qty ? 'all read' : `${known} read`}: ${read.map((b) => `${b.qty} ${batchOf(b.grade)} ΔE ${b.parts.deltaE.toFixed(1)}`).join(', ')}`}
@@ -64,7 +64,7 @@ function PlaceRow({ zone, element, qty }: { zone: ZoneFading; element: ElementKe
           type="number"
           min={0}
           max={qty}
-          value={hiddenOf(bench, zone.zone, element)}
+          value={hiddenOf(workbench, zone.zone, element)}
           aria-label={`${elementName(element)}: places that nobody sees`}
           onChange={(e) =>
             keep({ hidden: Math.max(0, Math.min(qty, Math.floor(Number(e.target.value)) || 0)) })

@@ -3,15 +3,15 @@
 import Link from 'next/link';
 import { takeTally, type Tally } from '@/core/ledger';
 import { count, money, signed } from '@/ui/numbers';
-import { useBench } from './bench-store';
+import { useBuild } from './build-store';
 
 /** The balance as built and as planned, in one line: always in sight. `trying` is what it would be with what is chosen. */
 export function BalanceStrip({ trying }: { trying?: Tally | null }) {
-  const bench = useBench((s) => s.bench);
-  useBench((s) => s.version);
-  const built = takeTally(bench.built, { of: 'build' }, bench.priceOf).figures;
-  const planned = (trying ?? takeTally(bench.planned, { of: 'build' }, bench.priceOf)).figures;
-  const lack = built.missing - built.madeGood;
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const built = takeTally(workbench.built, { of: 'build' }, workbench.priceOf).figures;
+  const planned = (trying ?? takeTally(workbench.planned, { of: 'build' }, workbench.priceOf)).figures;
+  const lack = built.missing - built.missingReplaced;
   return (
     <section
       aria-label="Balance"
@@ -31,10 +31,10 @@ export function BalanceStrip({ trying }: { trying?: Tally | null }) {
       <span className={trying ? 'underline decoration-dotted underline-offset-4' : ''}>
         as planned <b>{count(planned.onModel)}</b>, net <b>{signed(planned.net)}</b>,{' '}
         <b>{money(planned.outOfPocket)}</b> out of pocket, <b>{money(planned.worthIn)}</b> with own parts,{' '}
-        <b>{count(planned.recoloured)}</b> recoloured, <b>{count(planned.refreshed)}</b> refreshed,{' '}
+        <b>{count(planned.recoloured)}</b> recoloured, <b>{count(planned.renewed)}</b> renewed,{' '}
         <b>{count(planned.sparesLeft)}</b> {planned.sparesLeft === 1 ? 'spare' : 'spares'}
       </span>
-      <Link href={`/builds/${bench.build}`} className="text-soft ml-auto underline">
+      <Link href={`/builds/${workbench.build}`} className="text-soft ml-auto underline">
         open in the bench
       </Link>
     </section>

@@ -1,39 +1,38 @@
 'use client';
 
-import { useMemo, useState, type ReactNode } from 'react';
-import type { BuildSnapshot } from '@/core/bench';
+import { useState, type ReactNode } from 'react';
+import type { BuildSnapshot } from '@/core/workbench';
 import { PaletteProvider } from '@/ui/palette-context';
-import { BenchContext, makeBenchStore, useBench } from './bench-store';
+import { BuildContext, makeBuildStore, useBuild } from './build-store';
 import { useCatchUp } from './use-catch-up';
-import { useKeys, type KeyedCommand } from './use-keys';
+import { useCommands, type Command } from '../commands/use-commands';
 
 /** Holds a build's books for one of its screens, and catches up with other windows. */
 export function BuildScreen({ snapshot, children }: { snapshot: BuildSnapshot; children: ReactNode }) {
-  const [store] = useState(() => makeBenchStore(snapshot));
+  const [store] = useState(() => makeBuildStore(snapshot));
   return (
-    <BenchContext value={store}>
+    <BuildContext value={store}>
       <Inside>{children}</Inside>
-    </BenchContext>
+    </BuildContext>
   );
 }
 
 function Inside({ children }: { children: ReactNode }) {
-  const palette = useBench((s) => s.bench.palette);
+  const palette = useBuild((s) => s.workbench.palette);
   useCatchUp();
   return <PaletteProvider palette={palette}>{children}</PaletteProvider>;
 }
 
-/** Keys that every screen of a build has, and its own. */
-export function useScreenKeys(own: readonly KeyedCommand[], next: () => void, listening = true): void {
-  const turn = useBench((s) => s.turn);
-  const keys = useMemo(
-    (): KeyedCommand[] => [
+/** Commands that every screen of a build has, and its own. */
+export function useScreenCommands(own: readonly Command[], next: () => void, listening = true): void {
+  const undoOrRedo = useBuild((s) => s.undoOrRedo);
+  useCommands(
+    [
       ...own,
-      { key: 'ctrl+z', run: () => void turn('undo') },
-      { key: 'ctrl+shift+z', run: () => void turn('redo') },
-      { key: 'm', run: next },
+      { name: 'Undo', key: 'ctrl+z', run: () => void undoOrRedo('undo') },
+      { name: 'Redo', key: 'ctrl+shift+z', run: () => void undoOrRedo('redo') },
+      { name: 'Brightness of the background', key: 'm', run: next },
     ],
-    [own, turn, next],
+    listening,
   );
-  useKeys(keys, listening);
 }

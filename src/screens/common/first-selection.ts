@@ -1,4 +1,4 @@
-import type { BuildSnapshot } from '@/core/bench';
+import type { BuildSnapshot } from '@/core/workbench';
 import type { ModificationId } from '@/core/shared/ids';
 
 /** The modification that is under way: begun and not finished, else the last one. */

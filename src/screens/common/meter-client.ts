@@ -1,5 +1,5 @@
 import type { LabD65 } from '@/core/colour';
-import type { MeterState } from '@/stand-ins/colour-meter';
+import type { MeterState } from '@/simulated/colour-meter';
 import type { MeterWish } from '@/server/meter';
 
 type Answer =

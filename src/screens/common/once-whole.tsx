@@ -3,9 +3,9 @@
 import { useEffect, useState, type ComponentProps, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
 import { BalanceStrip } from './balance-strip';
-import { useBench, useBenchStore } from './bench-store';
+import { useBuild, useBuildStore } from './build-store';
 import { BuildBar } from './build-bar';
-import { useMat } from './use-mat';
+import { useBackground } from './use-background';
 
 interface OnceWholeProps {
   readonly screen: ComponentProps<typeof BuildBar>['screen'];
@@ -17,7 +17,7 @@ interface OnceWholeProps {
  * has been shown it stays, so nothing that was chosen on it is lost.
  */
 export function OnceWhole({ screen, children }: OnceWholeProps) {
-  const isWhole = useBench((s) => s.bench.isComplete);
+  const isWhole = useBuild((s) => s.workbench.isComplete);
   const [shown, setShown] = useState(isWhole);
   if (isWhole && !shown) setShown(true);
   return shown || isWhole ? children : <Learning screen={screen} />;
@@ -25,8 +25,8 @@ export function OnceWhole({ screen, children }: OnceWholeProps) {
 
 /** The screen's bar and figures, which need no more than the build, and how far the rest is. */
 function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
-  const store = useBenchStore();
-  const mat = useMat();
+  const store = useBuildStore();
+  const background = useBackground();
   const [tries, setTries] = useState(1);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
@@ -34,7 +34,7 @@ function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
     void store
       .getState()
       .learn()
-      .then(() => isThere && setFailed(!store.getState().bench.isComplete));
+      .then(() => isThere && setFailed(!store.getState().workbench.isComplete));
     return () => void (isThere = false);
   }, [store, tries]);
   const askAgain = () => {
@@ -43,7 +43,7 @@ function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
   };
   return (
     <div className="flex h-dvh flex-col">
-      <BuildBar screen={screen} mat={mat} />
+      <BuildBar screen={screen} background={background} />
       <BalanceStrip />
       <main className="flex flex-wrap items-center gap-3 p-4">
         <h1 className="sr-only">{screen}</h1>

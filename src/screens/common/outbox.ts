@@ -6,7 +6,7 @@ import type { NotReached, Reached } from './answers';
 export type Wish =
   | { readonly kind: 'action'; readonly action: Action }
   | {
-      readonly kind: 'turn';
+      readonly kind: 'undo';
       readonly request: string;
       readonly scope: string;
       readonly direction: 'undo' | 'redo';

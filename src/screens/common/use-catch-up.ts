@@ -1,13 +1,13 @@
 'use client';
 
 import { useEffect } from 'react';
-import { useBenchStore } from './bench-store';
+import { useBuildStore } from './build-store';
 import { followSteps } from './feed-client';
 import { sendWhatWasLeft } from './window-outbox';
 
 /** Hears of what other windows do, as it happens, and sends what a window that is gone had left. */
 export function useCatchUp(): void {
-  const store = useBenchStore();
+  const store = useBuildStore();
   useEffect(
     () =>
       followSteps(

@@ -18,9 +18,9 @@ const hasStorage = (): boolean => typeof indexedDB !== 'undefined';
 const send = (wish: Wish) =>
   wish.kind === 'action'
     ? post<never>('/api/actions', wish.action)
-    : post<never>('/api/turns', withoutKind(wish));
+    : post<never>('/api/undo', withoutKind(wish));
 
-const withoutKind = ({ kind: _, ...rest }: Extract<Wish, { kind: 'turn' }>) => rest;
+const withoutKind = ({ kind: _, ...rest }: Extract<Wish, { kind: 'undo' }>) => rest;
 
 /** Waits, but no longer than until the network comes back or the window comes to the front. */
 const pause = (ms: number): Promise<void> =>

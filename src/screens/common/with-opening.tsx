@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState, type ComponentType } from 'react';
-import type { BuildSnapshot } from '@/core/bench';
+import type { BuildSnapshot } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { ask } from './answers';

@@ -4,34 +4,34 @@ import { useMemo, useState } from 'react';
 import { modelAccount, type Tray } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { TrayId, ZoneId } from '@/core/shared/ids';
-import { breakUpBox, breakUpBuild, donorReport, type DonorReport } from '@/core/stores';
+import { breakUpBox, breakUpBuild, donorReport, type DonorReport } from '@/core/stock';
 import { needOf } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
-import { count, money, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { count, money, pieces, kinds } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
 
 /** Boxes that are being broken up for this build, whole or in part, and this build itself broken up for its parts. */
 export function BreakUp({ trays }: { trays: readonly Tray[] }) {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const reports = useMemo(() => {
     void version;
     const lacking = new Map<ElementKey, number>();
-    for (const e of bench.entries)
+    for (const e of workbench.entries)
       if (e.state === 'planned' && e.whatIf === null)
         for (const m of e.movements)
           if (m.from.startsWith('donor:')) lacking.set(m.element, (lacking.get(m.element) ?? 0) + m.qty);
-    for (const l of needOf(bench).lots) lacking.set(l.element, (lacking.get(l.element) ?? 0) + l.qty);
-    return donorReport(bench, lacking).map((report) => ({ report, lacking }));
-  }, [bench, version]);
+    for (const l of needOf(workbench).lots) lacking.set(l.element, (lacking.get(l.element) ?? 0) + l.qty);
+    return donorReport(workbench, lacking).map((report) => ({ report, lacking }));
+  }, [workbench, version]);
   return (
     <aside aria-label="Break up" tabIndex={0} className="border-rule min-h-0 overflow-auto border-l p-4">
       <h2 className="mb-1">Boxes being broken up</h2>
       {reports.length === 0 && (
         <p className="text-soft mb-4">
-          None. A box bought in the make-up, or brought in as a donor, is broken up here: in part, or whole.
+          None. A box bought in the buying plan, or imported as a donor, is broken up here: in part, or whole.
         </p>
       )}
       {reports.map(({ report, lacking }) => (
@@ -43,9 +43,9 @@ export function BreakUp({ trays }: { trays: readonly Tray[] }) {
 }
 
 function DonorCard({ report, lacking }: { report: DonorReport; lacking: ReadonlyMap<ElementKey, number> }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const { copy, lots, pieces: left, useful } = report;
   const usefulLots = () => {
     const rest = new Map(lacking);
@@ -72,13 +72,16 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
         {lots.slice(0, 12).map((l) => (
           <LotGlyph key={`${l.element}${l.grade}`} element={l.element} qty={l.qty} size={28} />
         ))}
-        {lots.length > 12 && <span className="text-faint">and {count(lots.length - 12)} more lots</span>}
+        {lots.length > 12 && <span className="text-faint">and {kinds(lots.length - 12)} more</span>}
       </p>
       <span className="flex flex-wrap gap-2">
-        <Button disabled={useful === 0} onClick={() => perform(breakUpBox(bench, usefulLots(), source()))}>
+        <Button
+          disabled={useful === 0}
+          onClick={() => perform(breakUpBox(workbench, usefulLots(), source()))}
+        >
           Take out the {count(useful)} wanted
         </Button>
-        <Button disabled={left === 0} onClick={() => perform(breakUpBox(bench, lots, source()))}>
+        <Button disabled={left === 0} onClick={() => perform(breakUpBox(workbench, lots, source()))}>
           Take out all {count(left)}
         </Button>
       </span>
@@ -88,17 +91,17 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
 
 /** An old build becomes a donor: zone by zone, to a tray or to its own spares. */
 function BreakBuild({ trays }: { trays: readonly Tray[] }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [zones, setZones] = useState<ReadonlySet<ZoneId>>(new Set());
   const [tray, setTray] = useState<TrayId | null>(null);
-  const held = bench.zones
-    .map((z) => ({ zone: z, qty: bench.built.balances.total(modelAccount(z.id)) }))
+  const held = workbench.zones
+    .map((z) => ({ zone: z, qty: workbench.built.balances.total(modelAccount(z.id)) }))
     .filter((z) => z.qty > 0);
   const going = held.filter((h) => zones.has(h.zone.id)).reduce((s, h) => s + h.qty, 0);
-  const paid = [...bench.records.copy.values()]
-    .filter((c) => c.build === bench.build && c.role === 'base')
+  const paid = [...workbench.records.copy.values()]
+    .filter((c) => c.build === workbench.build && c.role === 'base')
     .reduce((s, c) => s + c.price, 0);
   const all = held.reduce((s, h) => s + h.qty, 0);
   return (
@@ -136,7 +139,7 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
         <Button
           disabled={going === 0}
           onClick={() => {
-            perform(breakUpBuild(bench, [...zones], tray, source()));
+            perform(breakUpBuild(workbench, [...zones], tray, source()));
             setZones(new Set());
           }}
         >

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import type { Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
-import { boxOf, countOrderIn, type AwaitedLot } from '@/core/supply';
-import { fateOf } from '@/stand-ins/market';
+import { boxOf, receiveOrder, type AwaitedLot } from '@/core/supply';
+import { fateOf } from '@/simulated/market';
 import { Button } from '@/ui/button';
 import { Check, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** Counting a parcel in: what is in it is shown as the post brought it; a person says what they found. */
 export function CountForm({
@@ -20,10 +20,10 @@ export function CountForm({
   lots: readonly AwaitedLot[];
   onDone: () => void;
 }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
-  const box = boxOf(bench, order);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const box = boxOf(workbench, order);
   const rests = box ? 'stays in the box' : 'to the spares';
   const fate = fateOf(order);
   const key = (l: AwaitedLot) => `${l.element}|${l.grade}`;
@@ -44,7 +44,7 @@ export function CountForm({
       className="mt-2"
       onSubmit={(e) => {
         e.preventDefault();
-        perform(countOrderIn(bench, order, (l) => came.get(key(l)) ?? 0, source(), { straightOn, rest }));
+        perform(receiveOrder(workbench, order, (l) => came.get(key(l)) ?? 0, source(), { straightOn, rest }));
         onDone();
       }}
     >
@@ -96,7 +96,7 @@ export function CountForm({
             what no plan waits for
             <Select value={rest ?? ''} onChange={(e) => setRest((e.target.value || null) as TrayId | null)}>
               <option value="">stays in the spares</option>
-              {[...bench.records.tray.values()].map((t) => (
+              {[...workbench.records.tray.values()].map((t) => (
                 <option key={t.id} value={t.id}>
                   to tray {t.name}
                 </option>

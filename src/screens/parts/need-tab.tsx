@@ -5,34 +5,34 @@ import { elementName } from '@/core/parts';
 import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, modNo, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { count, modNo, pieces, piecesOfKinds } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
 import { list } from '../words/places';
-import { StandInsPanel } from './stand-ins-panel';
-import { WatchPanel } from './watch-panel';
+import { PlaceholdersPanel } from './placeholders-panel';
+import { WaitingPanel } from './waiting-panel';
 
 /** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
-export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => void }) {
-  const bench = useBench((s) => s.bench);
+export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan: () => void }) {
+  const workbench = useBuild((s) => s.workbench);
   const [by, setBy] = useState<'zone' | 'modification' | 'family'>('modification');
   const nameOf = (lot: NeedLot, s: NeedLot['sources'][number]): string => {
     if (by === 'family') return familyOf(lot);
-    if (by === 'zone') return s.zone ? (bench.records.zone.get(s.zone)?.name ?? '') : 'no zone';
-    const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
+    if (by === 'zone') return s.zone ? (workbench.records.zone.get(s.zone)?.name ?? '') : 'no zone';
+    const m = s.modification ? workbench.records.modification.get(s.modification) : undefined;
     return m ? `${modNo(m.no)} ${m.title}` : 'no modification';
   };
   const groups = needBy(need.lots, nameOf);
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_360px]">
-      <section aria-label="Lots still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
+      <section aria-label="Kinds still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
         <div className="mb-3 flex flex-wrap items-start gap-3">
           <div className="min-w-72 flex-1">
             <h1 className="text-[21px] leading-tight">{headline(need)}</h1>
             <p className="text-soft">{whereFrom(need)}</p>
           </div>
           {need.missing > 0 && (
-            <Button look="main" onClick={onMakeUp}>
-              Make up what is missing
+            <Button look="main" onClick={onBuyingPlan}>
+              Find the best plan
             </Button>
           )}
         </div>
@@ -53,8 +53,8 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
         tabIndex={0}
         className="border-rule min-h-0 overflow-auto border-l p-4"
       >
-        <StandInsPanel />
-        <WatchPanel />
+        <PlaceholdersPanel />
+        <WaitingPanel />
         {need.runningLow.length > 0 && (
           <section className="mb-5">
             <h2 className="mb-1">Running low</h2>
@@ -71,7 +71,7 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
             </ul>
           </section>
         )}
-        <div role="group" aria-label="Told by" className="mb-2 flex gap-1">
+        <div role="group" aria-label="Needed by" className="mb-2 flex gap-1">
           {(['modification', 'zone', 'family'] as const).map((b) => (
             <Button
               key={b}
@@ -98,7 +98,7 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
                       .map((s) => (
                         <li key={`${lot.element}${lot.hidden}${s.entry}${s.movement}`}>
                           {count(s.qty)} {elementName(lot.element)}, entry{' '}
-                          {bench.records.entry.get(s.entry)?.no}
+                          {workbench.records.entry.get(s.entry)?.no}
                         </li>
                       )),
                   )}
@@ -115,14 +115,13 @@ export function NeedTab({ need, onMakeUp }: { need: NeedReport; onMakeUp: () => 
 function headline(need: NeedReport): string {
   if (need.planned === 0 && need.missing === 0) return 'Nothing is planned that needs parts.';
   if (need.missing === 0) return `Everything planned is at hand or on its way: ${pieces(need.planned)}.`;
-  const lots = `${count(need.lots.length)} ${need.lots.length === 1 ? 'lot' : 'lots'}`;
-  return `${pieces(need.missing)} in ${lots} are still missing, of ${count(need.planned)} planned${need.standIns > 0 ? `; stand-ins keep the place of ${count(need.standIns)}` : ''}.`;
+  return `${piecesOfKinds(need.missing, need.lots.length)} ${need.missing === 1 ? 'is' : 'are'} still missing, of ${count(need.planned)} planned${need.placeholders > 0 ? `; placeholders keep the place of ${count(need.placeholders)}` : ''}.`;
 }
 
 function whereFrom(need: NeedReport): string {
   const parts = [
     need.fromSpares > 0 ? `${count(need.fromSpares)} from this build’s spares` : '',
-    need.fromStores > 0 ? `${count(need.fromStores)} from the stores` : '',
+    need.fromStock > 0 ? `${count(need.fromStock)} from own parts` : '',
     need.fromDonors > 0 ? `${count(need.fromDonors)} from boxes` : '',
     need.ordered > 0 ? `${count(need.ordered)} on order` : '',
   ].filter(Boolean);
@@ -131,7 +130,7 @@ function whereFrom(need: NeedReport): string {
 
 /** A lot with the entries it came from, opened by its number. */
 function LotRow({ lot }: { lot: NeedLot }) {
-  const bench = useBench((s) => s.bench);
+  const workbench = useBuild((s) => s.workbench);
   return (
     <li className="border-rule border-b">
       <details>
@@ -148,13 +147,13 @@ function LotRow({ lot }: { lot: NeedLot }) {
         </summary>
         <ul className="text-soft pb-2 pl-20">
           {lot.sources.map((s) => {
-            const entry = bench.records.entry.get(s.entry);
-            const m = s.modification ? bench.records.modification.get(s.modification) : undefined;
+            const entry = workbench.records.entry.get(s.entry);
+            const m = s.modification ? workbench.records.modification.get(s.modification) : undefined;
             return (
               <li key={`${s.entry}${s.movement}`}>
-                {count(s.qty)} {s.movement === null ? 'that a stand-in stands for since' : 'for'} entry{' '}
+                {count(s.qty)} {s.movement === null ? 'that a placeholder stands for since' : 'for'} entry{' '}
                 {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
-                {s.zone && <>, {bench.records.zone.get(s.zone)?.name}</>}
+                {s.zone && <>, {workbench.records.zone.get(s.zone)?.name}</>}
               </li>
             );
           })}

@@ -1,35 +1,35 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { added, changed, type Order } from '@/core/ledger';
+import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import {
   addDays,
   awaited,
   boxOf,
-  CLOCK_SETTING,
+  moveClock,
   outlookOf,
   type MarketSeller,
   type Outlook,
 } from '@/core/supply';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, money, pieces } from '@/ui/numbers';
+import { count, money, pieces, kinds } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
-import { fateOf } from '@/stand-ins/market';
-import { useBench } from '../common/bench-store';
+import { fateOf } from '@/simulated/market';
+import { useBuild } from '../common/build-store';
 import { askMarket } from '../common/ask-market';
 import { CountForm } from './count-form';
 import { useToday } from './use-today';
 
 /** What is on its way, what is late, and counting in what has come. */
 export function OrdersTab() {
-  const bench = useBench((s) => s.bench);
-  useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
   const today = useToday();
-  const orders = [...bench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
-  const open = orders.filter((o) => awaited(bench, o).length > 0);
+  const orders = [...workbench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
+  const open = orders.filter((o) => awaited(workbench, o).length > 0);
   const arrived = open.filter((o) => isThere(o, today));
   const late = open.filter((o) => !isThere(o, today) && o.due !== '' && o.due < today);
   const sellers = useSellers();
@@ -38,14 +38,7 @@ export function OrdersTab() {
     return seller && o.due !== '' && !isThere(o, today) ? outlookOf(o, seller, today) : null;
   };
   const risky = open.filter((o) => o.due >= today && outlook(o)?.risky);
-  const moveOn = (days: number) => {
-    const old = bench.records.setting.get(CLOCK_SETTING);
-    const values = [(old?.values[0] ?? 0) + days];
-    perform({
-      label: `move the clock on by ${days} days`,
-      diff: old ? changed('setting', old, { values }) : added('setting', { id: CLOCK_SETTING, values }),
-    });
-  };
+  const moveOn = (days: number) => perform(moveClock(workbench.records, days));
   return (
     <section aria-label="Orders" tabIndex={0} className="h-full overflow-auto p-4">
       <div className="mb-3 flex flex-wrap items-start gap-3">
@@ -53,7 +46,7 @@ export function OrdersTab() {
           <h1 className="text-[21px] leading-tight">
             {orders.length === 0
               ? 'Nothing is on order.'
-              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to count in${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
+              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to receive${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
           </h1>
           <p className="text-soft">
             Today is {today}. The demo’s parcels come by a clock that can be moved on: on time, late, short or
@@ -66,7 +59,7 @@ export function OrdersTab() {
               {d === 1 ? 'A day on' : 'A week on'}
             </Button>
           ))}
-          <Button onClick={() => saveFile(`/api/builds/${bench.build}/files/orders.csv`)}>CSV</Button>
+          <Button onClick={() => saveFile(`/api/builds/${workbench.build}/files/orders.csv`)}>CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
@@ -98,20 +91,20 @@ function useSellers(): ReadonlyMap<string, MarketSeller> {
 
 /** "four in five sure by 12 December", or what speaks against its day. */
 function outlookWords(o: Outlook): string {
-  const chance = `${Math.round(o.byDue * 100)} in 100 that it keeps its day`;
+  const chance = `${Math.round(o.byDue * 100)} % chance of arriving on time`;
   if (o.sureBy) return `${o.risky ? '▲ ' : ''}${chance}; four in five by ${o.sureBy}`;
   return `▲ ${chance}; this seller’s parcels are late too often to be sure of any day`;
 }
 
 function OrderCard({ order, today, outlook }: { order: Order; today: string; outlook: Outlook | null }) {
-  const bench = useBench((s) => s.bench);
-  const lots = awaited(bench, order);
-  const box = boxOf(bench, order);
+  const workbench = useBuild((s) => s.workbench);
+  const lots = awaited(workbench, order);
+  const box = boxOf(workbench, order);
   const there = isThere(order, today);
   const [counting, setCounting] = useState(false);
   const state =
     lots.length === 0
-      ? 'counted in'
+      ? 'received'
       : there
         ? `here: ${box ? 'open it' : 'count it in'}`
         : order.due !== '' && order.due < today
@@ -135,7 +128,7 @@ function OrderCard({ order, today, outlook }: { order: Order; today: string; out
         {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
         {lots.length > 0 && !counting && (
           <Button look={there ? 'main' : 'plain'} disabled={!there} onClick={() => setCounting(true)}>
-            {box ? 'Open the box' : 'Count it in'}
+            {box ? 'Open the box' : 'Receive it'}
           </Button>
         )}
       </div>
@@ -148,7 +141,7 @@ function OrderCard({ order, today, outlook }: { order: Order; today: string; out
               <Glyph element={l.element} size={26} label={elementName(l.element)} /> {l.qty}
             </span>
           ))}
-          {lots.length > 14 && <span className="text-faint">and {lots.length - 14} more lots</span>}
+          {lots.length > 14 && <span className="text-faint">and {kinds(lots.length - 14)} more</span>}
         </p>
       )}
     </li>

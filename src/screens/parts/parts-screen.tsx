@@ -1,19 +1,20 @@
 'use client';
 
-import { useMemo, useState } from 'react';
-import type { BuildSnapshot } from '@/core/bench';
+import { useMemo } from 'react';
+import type { BuildSnapshot } from '@/core/workbench';
 import type { EntryId } from '@/core/shared/ids';
 import { needOf } from '@/core/supply';
 import { count } from '@/ui/numbers';
-import { Tabs } from '@/ui/tabs';
+import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { BuildBar } from '../common/build-bar';
-import { BuildScreen, useScreenKeys } from '../common/build-screen';
+import { BuildScreen, useScreenCommands } from '../common/build-screen';
 import { OnceWhole } from '../common/once-whole';
-import { useMat } from '../common/use-mat';
-import { useMakeUp } from '../make-up';
-import { MakeUpTab } from './make-up-tab';
+import { useBackground } from '../common/use-background';
+import { usePart } from '../common/use-part';
+import { useSourcing } from '../sourcing';
+import { BuyingPlanTab } from './buying-plan-tab';
 import { NeedTab } from './need-tab';
 import { OrdersTab } from './orders-tab';
 import { PickTab } from './pick-tab';
@@ -31,58 +32,66 @@ export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   );
 }
 
-const PARTS = ['need', 'make-up', 'orders', 'pick', 'put-away', 'pool'] as const;
-type Part = (typeof PARTS)[number];
+const PARTS = [
+  { name: 'need', words: 'Needed' },
+  { name: 'buying-plan', words: 'Buying plan' },
+  { name: 'orders', words: 'Orders' },
+  { name: 'pick', words: 'Pick list' },
+  { name: 'put-away', words: 'Put away' },
+  { name: 'pool', words: 'These boxes only' },
+] as const;
 
 function Parts() {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const mat = useMat();
-  const [part, setPart] = useState<Part>('need');
-  const keys = useMemo(
-    () => PARTS.map((p, i) => ({ key: `alt+${i + 1}`, everywhere: true, run: () => setPart(p) })),
-    [],
-  );
-  useScreenKeys(keys, mat.next);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const background = useBackground();
+  const [part, setPart, keys] = usePart(PARTS, 'need');
+  useScreenCommands(keys, background.next);
   const need = useMemo(() => {
     void version;
-    return needOf(bench);
-  }, [bench, version]);
+    return needOf(workbench);
+  }, [workbench, version]);
   const known = useMemo(
     () => ({
-      palette: bench.palette,
-      priceOf: bench.priceOf,
-      kindOf: (id: EntryId) => bench.records.entry.get(id)?.kind,
-      build: bench.build,
+      palette: workbench.palette,
+      priceOf: workbench.priceOf,
+      kindOf: (id: EntryId) => workbench.records.entry.get(id)?.kind,
+      build: workbench.build,
     }),
-    [bench],
+    [workbench],
   );
-  const makeUp = useMakeUp(need, known);
+  const sourcing = useSourcing(need, known);
   return (
     <div className="flex h-dvh flex-col">
-      <BuildBar screen="Parts" mat={mat} />
+      <BuildBar screen="Parts" background={background} />
       <BalanceStrip />
       <Tabs
-        label="Parts of getting parts"
+        label="Parts"
         chosen={part}
         onChoose={setPart}
-        tabs={[
-          { name: 'need', words: 'Need', keys: 'Alt 1', aside: count(need.missing) },
-          { name: 'make-up', words: 'Make-up', keys: 'Alt 2' },
-          { name: 'orders', words: 'Orders', keys: 'Alt 3', aside: count(bench.records.order.size) },
-          { name: 'pick', words: 'Pick list', keys: 'Alt 4' },
-          { name: 'put-away', words: 'Put away', keys: 'Alt 5' },
-          { name: 'pool', words: 'Only these boxes', keys: 'Alt 6' },
-        ]}
-      />
-      <main className="min-h-0 flex-1 print:overflow-visible">
-        {part === 'need' && <NeedTab need={need} onMakeUp={() => setPart('make-up')} />}
-        {part === 'make-up' && <MakeUpTab need={need} makeUp={makeUp} onOrdered={() => setPart('orders')} />}
-        {part === 'orders' && <OrdersTab />}
-        {part === 'pick' && <PickTab />}
-        {part === 'put-away' && <PutAwayTab />}
-        {part === 'pool' && <PoolTab />}
-      </main>
+        tabs={withKeys(PARTS, { need: count(need.missing), orders: count(workbench.records.order.size) })}
+      >
+        <main className="min-h-0 flex-1 print:overflow-visible">
+          <TabPart name="need">
+            <NeedTab need={need} onBuyingPlan={() => setPart('buying-plan')} />
+          </TabPart>
+          <TabPart name="buying-plan">
+            <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
+          </TabPart>
+          <TabPart name="orders">
+            <OrdersTab />
+          </TabPart>
+          <TabPart name="pick">
+            <PickTab />
+          </TabPart>
+          <TabPart name="put-away">
+            <PutAwayTab />
+          </TabPart>
+          <TabPart name="pool">
+            <PoolTab />
+          </TabPart>
+        </main>
+      </Tabs>
     </div>
   );
 }

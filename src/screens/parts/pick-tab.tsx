@@ -9,22 +9,22 @@ import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { modNo, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 
 /** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
 export function PickTab() {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const [order, setOrder] = useState<PickOrder>('tray');
   const [only, setOnly] = useState<ModificationId | null>(null);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const lines = useMemo(() => {
     void version;
-    return pickList(bench, order, only);
-  }, [bench, version, order, only]);
+    return pickList(workbench, order, only);
+  }, [workbench, version, order, only]);
   const key = (l: (typeof lines)[number]) => `${l.where} ${l.element} ${l.grade}`;
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   // What lies in the spares is in this build's hand: it was picked, or came off it.
   const inHand = lines.filter((l) => l.place === 'spares');
   const out = lines.filter((l) => l.place !== 'spares');
@@ -52,13 +52,13 @@ export function PickTab() {
             onChange={(e) => setOnly((e.target.value || null) as ModificationId | null)}
           >
             <option value="">for all modifications</option>
-            {bench.modifications.map((m) => (
+            {workbench.modifications.map((m) => (
               <option key={m.id} value={m.id}>
                 {modNo(m.no)} {m.title}
               </option>
             ))}
           </Select>
-          <Button onClick={() => saveFile(`/api/builds/${bench.build}/files/pick-list.csv`)}>CSV</Button>
+          <Button onClick={() => saveFile(`/api/builds/${workbench.build}/files/pick-list.csv`)}>CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
@@ -76,7 +76,7 @@ export function PickTab() {
                 className="accent-ink size-5"
                 checked={ticked.has(key(l))}
                 onChange={(e) => {
-                  if (l.place !== 'spares') return perform(pickOut(bench, l, source()));
+                  if (l.place !== 'spares') return perform(pickOut(workbench, l, source()));
                   const next = new Set(ticked);
                   if (e.target.checked) next.add(key(l));
                   else next.delete(key(l));

@@ -9,7 +9,7 @@ import { count } from '@/ui/numbers';
 
 const MOST_ROWS = 60;
 
-/** In which colours each part can be had at all: a part a row, drawn in every colour, with how many and out of which box. */
+/** In which colours each part is available at all: a part a row, drawn in every colour, with how many and out of which box. */
 export function PoolColours({ boxes }: { boxes: readonly PoolBox[] }) {
   const [wanted, setWanted] = useState('');
   const typed = useDeferredValue(wanted);

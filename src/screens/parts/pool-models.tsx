@@ -4,26 +4,26 @@ import { useState } from 'react';
 import { added, changed, removed, type PoolModel } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import { asId, type PoolModelId } from '@/core/shared/ids';
-import { readTypedLot } from '@/core/stores';
+import { readTypedLot } from '@/core/stock';
 import type { PoolBox, PoolWant } from '@/core/supply';
 import type { CoverAnswer } from '@/server/cover-models';
 import { Button } from '@/ui/button';
 import { Check, Field, Input } from '@/ui/field';
 import { count, money, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { useBuild } from '../common/build-store';
 import { typedLotWords } from '../words/typed-lot';
 
 /** Several models out of the same boxes: how many copies of which box, at least cost, and which colour each model gets. */
 export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants: readonly PoolWant[] }) {
-  const bench = useBench((s) => s.bench);
-  useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [cover, setCover] = useState<CoverAnswer | 'asking' | 'failed' | null>(null);
-  const models = [...bench.records.poolModel.values()].filter((m) => m.build === bench.build);
+  const models = [...workbench.records.poolModel.values()].filter((m) => m.build === workbench.build);
   const add = (name: string, musts: PoolModel['musts']) => {
     const id = asId<PoolModelId>(source().newId());
-    const fresh: PoolModel = { id, build: bench.build, name, musts, colours: [], shares: false };
+    const fresh: PoolModel = { id, build: workbench.build, name, musts, colours: [], shares: false };
     perform({ label: `add model ${name}`, diff: added('poolModel', fresh) });
     setCover(null);
   };
@@ -118,8 +118,8 @@ const printed = (m: PoolModel['musts'][number]): string =>
   `${m.qty} ${m.part}${m.colour ? ` ${m.colour}` : ''}`;
 
 function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => void }) {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
   const [text, setText] = useState(() => model.musts.map(printed).join('\n'));
   const [colours, setColours] = useState(() => model.colours.join(', '));
   const [says, setSays] = useState('');
@@ -131,7 +131,7 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
     const musts: PoolModel['musts'][number][] = [];
     for (const [i, line] of text.split('\n').entries()) {
       if (!line.trim()) continue;
-      const read = readTypedLot(line, bench.palette, false);
+      const read = readTypedLot(line, workbench.palette, false);
       if (!read.ok) return setSays(`Line ${i + 1}: ${typedLotWords(read.reason)}`);
       musts.push({ part: read.value.part, colour: read.value.colour, qty: read.value.qty });
     }
@@ -143,7 +143,7 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
       .split(/[,;\n]+/)
       .map((n) => n.trim().toLowerCase().replace(/\s+/g, '-'))
       .filter(Boolean);
-    const unknown = names.find((n) => !bench.palette.some((c) => c.id === n));
+    const unknown = names.find((n) => !workbench.palette.some((c) => c.id === n));
     if (unknown) return setSays(`“${unknown}” is no colour of the palette.`);
     setSays('');
     change({ colours: names as unknown as PoolModel['colours'] });
@@ -187,11 +187,11 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
           />
           <Button
             onClick={() => {
-              perform({ label: `drop model ${model.name}`, diff: removed('poolModel', model) });
+              perform({ label: `delete model ${model.name}`, diff: removed('poolModel', model) });
               onChanged();
             }}
           >
-            Drop it
+            Delete it
           </Button>
         </div>
       </div>

@@ -1,26 +1,27 @@
 'use client';
 
+import { differenceWords } from '../words/colour';
 import { useEffect, useMemo, useState } from 'react';
-import { accountOwner, added, changed, placeOf, type Entry } from '@/core/ledger';
+import { accountOwner, placeOf, type Entry } from '@/core/ledger';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { fitPool, poolExceptions, poolSetting, type PoolBox } from '@/core/supply';
+import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } from '@/core/supply';
 import { Check, Field, Input } from '@/ui/field';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { count, modNo, money, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
+import { count, modNo, money, pieces, piecesOfKinds } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
 import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
 import { askMarket } from '../common/ask-market';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
   const [extra, setExtra] = useState<ReadonlyMap<string, number>>(new Map());
   const own = useMemo(() => {
     void version;
-    return boxesOf([...bench.records.entry.values()], (id) => bench.records.copy.get(id));
-  }, [bench, version]);
+    return boxesOf([...workbench.records.entry.values()], (id) => workbench.records.copy.get(id));
+  }, [workbench, version]);
   const prices = useBoxPrices(own);
   const boxes = own.map((b) => ({
     ...b,
@@ -29,14 +30,14 @@ export function PoolTab() {
   }));
   const wants = useMemo(() => {
     void version;
-    return bench.zones.flatMap((z) =>
-      bench.planned.balances
+    return workbench.zones.flatMap((z) =>
+      workbench.planned.balances
         .elements(`model:${z.id}` as never)
         .filter(([, n]) => n > 0)
         .map(([element, qty]) => ({ element, qty })),
     );
-  }, [bench, version]);
-  const report = fitPool(boxes, wants, bench.palette);
+  }, [workbench, version]);
+  const report = fitPool(boxes, wants, workbench.palette);
   const outside = wants.reduce((s, w) => s + w.qty, 0) - report.used;
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_440px]">
@@ -46,7 +47,7 @@ export function PoolTab() {
             ? 'There is no box in this build yet.'
             : report.fits
               ? `It fits: ${pieces(report.used)} of ${count(report.held)} are used, and nothing else.`
-              : `${pieces(outside)} in ${count(report.short.length)} lots are not in these boxes.`}
+              : `${piecesOfKinds(outside, report.short.length)} ${outside === 1 ? 'is' : 'are'} not in these boxes.`}
         </h1>
         <p className="text-soft mb-2">
           As planned, held against the boxes of this build alone.{' '}
@@ -96,21 +97,13 @@ export function PoolTab() {
 
 /** Binding the build to its boxes, and what was taken from elsewhere all the same: exceptions, counted. */
 function Bound() {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  useBench((s) => s.version);
-  const id = poolSetting(bench.build);
-  const old = bench.records.setting.get(id);
-  const bound = old?.values[0] === 1;
-  const exceptions = poolExceptions(bench);
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  useBuild((s) => s.version);
+  const bound = isBoundToBoxes(workbench.records, workbench.build);
+  const exceptions = poolExceptions(workbench);
   const sum = exceptions.reduce((s, e) => s + e.qty, 0);
-  const bind = (on: boolean) => {
-    const values = [on ? 1 : 0];
-    perform({
-      label: on ? 'bind the build to its boxes' : 'let the build take from anywhere',
-      diff: old ? changed('setting', old, { values }) : added('setting', { id, values }),
-    });
-  };
+  const bind = (on: boolean) => perform(bindToBoxes(workbench.records, workbench.build, on));
   return (
     <div className="mb-3">
       <Check words="this build uses its own boxes and nothing else" on={bound} onChange={bind} />
@@ -123,7 +116,9 @@ function Bound() {
           </summary>
           <ul className="text-soft">
             {exceptions.map(({ entry, qty }) => {
-              const m = entry.modification ? bench.records.modification.get(entry.modification) : undefined;
+              const m = entry.modification
+                ? workbench.records.modification.get(entry.modification)
+                : undefined;
               return (
                 <li key={entry.id}>
                   {count(qty)} by entry {entry.no}, {entry.state}
@@ -166,7 +161,7 @@ function nearWords(s: ReturnType<typeof fitPool>['short'][number]): string {
   const parts = [
     alike ? `${alike.left} ${elementName(alike.element)} ${alike.left === 1 ? 'is' : 'are'} there` : '',
     near
-      ? `${near.left} left in ${splitElementKey(near.element).colour}, ΔE ${near.deltaE.toFixed(1)} away`
+      ? `${near.left} left in ${splitElementKey(near.element).colour}, ${differenceWords(near.deltaE)}`
       : '',
     more
       ? `${more.copies} more ${more.copies === 1 ? 'copy' : 'copies'} of ${more.name} would do${more.cost === null ? '' : `, ${money(more.cost)}`}`

@@ -4,50 +4,50 @@ import { useMemo, useState } from 'react';
 import { freeOf, accountOwner, placeOf, removed, sparesAccount, type Tray } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { asId, type TrayId } from '@/core/shared/ids';
-import { keepWhole, proposeTrays, putAway, type StockLot } from '@/core/stores';
+import { keepWhole, proposeTrays, putAway, type StockLot } from '@/core/stock';
 import { Button, Key } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { count, pieces } from '@/ui/numbers';
-import { useBench } from '../common/bench-store';
-import { useKeys } from '../common/use-keys';
+import { count, pieces, piecesOfKinds } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { useCommands } from '../commands';
 import { BreakUp } from './break-up';
 
 const keyOf = (l: StockLot): string => `${l.element}|${l.grade}`;
 
 /** A finished build's spares go to trays in one step, each where it is proposed; and what else can be broken up. */
 export function PutAwayTab() {
-  const bench = useBench((s) => s.bench);
-  const version = useBench((s) => s.version);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
   const [chosen, setChosen] = useState<ReadonlyMap<string, TrayId | 'stay'>>(new Map());
   const trays = useMemo(() => {
     void version;
-    return [...bench.records.tray.values()].sort((a, b) => a.position - b.position);
-  }, [bench, version]);
+    return [...workbench.records.tray.values()].sort((a, b) => a.position - b.position);
+  }, [workbench, version]);
   const proposals = useMemo(() => {
     void version;
-    const at = sparesAccount(bench.build);
-    const { kept } = bench;
+    const at = sparesAccount(workbench.build);
+    const { kept } = workbench;
     const planned = new Map<string, number>();
-    for (const e of bench.entries)
+    for (const e of workbench.entries)
       if (e.state === 'planned' && e.whatIf === null)
         for (const m of e.movements)
           if (m.from === at)
             planned.set(`${m.element}|${m.grade}`, (planned.get(`${m.element}|${m.grade}`) ?? 0) + m.qty);
-    const lots = bench.built.balances
+    const lots = workbench.built.balances
       .rows((a) => a === at)
       .map((r) => ({
         ...r,
         qty:
-          freeOf(bench.built.balances, at, r.element, r.grade, kept) -
+          freeOf(workbench.built.balances, at, r.element, r.grade, kept) -
           (planned.get(`${r.element}|${r.grade}`) ?? 0),
       }))
       .filter((r) => r.qty > 0);
-    const rows = bench.built.balances.rows((a) => placeOf(a) === 'stores').filter((r) => r.qty > 0);
+    const rows = workbench.built.balances.rows((a) => placeOf(a) === 'stock').filter((r) => r.qty > 0);
     return proposeTrays(lots, trays, rows);
-  }, [bench, version, trays]);
+  }, [workbench, version, trays]);
   const going = proposals.filter((p) => chosen.get(keyOf(p.lot)) !== 'stay');
   const total = going.reduce((s, p) => s + p.lot.qty, 0);
   const put = () => {
@@ -59,10 +59,10 @@ export function PutAwayTab() {
       const tray = chosen.get(keyOf(p.lot)) ?? p.tray ?? first;
       return tray && tray !== 'stay' ? [{ lot: p.lot, tray }] : [];
     });
-    perform(putAway(bench, choices, fresh, source()));
+    perform(putAway(workbench, choices, fresh, source()));
     setChosen(new Map());
   };
-  useKeys([{ key: 'p', run: put }], true);
+  useCommands([{ name: 'Put all away', key: 'p', run: put }]);
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_400px]">
       <section aria-label="Spares to put away" tabIndex={0} className="min-h-0 overflow-auto p-4">
@@ -71,11 +71,11 @@ export function PutAwayTab() {
             <h1 className="text-[21px] leading-tight">
               {proposals.length === 0
                 ? 'No spares to put away.'
-                : `${pieces(total)} in ${count(going.length)} lots go to ${count(new Set(going.map((p) => chosen.get(keyOf(p.lot)) ?? p.tray)).size)} trays.`}
+                : `${piecesOfKinds(total, going.length)} ${total === 1 ? 'goes' : 'go'} to ${inTrays(new Set(going.map((p) => chosen.get(keyOf(p.lot)) ?? p.tray)).size)}.`}
             </h1>
             <p className="text-soft">
               What no plan of this build takes, each with the tray where its like lies. Change a tray, or
-              leave a lot with the build.
+              leave some with the build.
             </p>
           </div>
           <Button look="main" disabled={total === 0} onClick={put}>
@@ -119,16 +119,16 @@ export function PutAwayTab() {
 
 /** Assemblies whose pieces lie in the spares: kept whole, or broken up into parts. */
 function KeptHere() {
-  const bench = useBench((s) => s.bench);
-  const perform = useBench((s) => s.perform);
-  const source = useBench((s) => s.source);
-  const at = sparesAccount(bench.build);
-  const kept = [...bench.records.kept.values()].filter((k) => k.account === at);
-  const loose = [...bench.records.assembly.values()].filter(
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const at = sparesAccount(workbench.build);
+  const kept = [...workbench.records.keptAssembly.values()].filter((k) => k.account === at);
+  const loose = [...workbench.records.assembly.values()].filter(
     (a) =>
       a.lots.length > 0 &&
       !kept.some((k) => k.name === a.name) &&
-      a.lots.every((l) => bench.built.balances.at(at, l.element) >= l.qty),
+      a.lots.every((l) => workbench.built.balances.at(at, l.element) >= l.qty),
   );
   if (kept.length + loose.length === 0) return null;
   const size = (lots: readonly { qty: number }[]) => pieces(lots.reduce((s, l) => s + l.qty, 0));
@@ -138,9 +138,9 @@ function KeptHere() {
         <li key={k.id} className="border-rule flex min-h-10 items-center gap-3 border-b">
           <span className="flex-1">
             <b>{k.name}</b> is kept whole, {size(k.lots)}
-            {accountOwner<string>(k.account) === bench.build ? '' : ' elsewhere'}
+            {accountOwner<string>(k.account) === workbench.build ? '' : ' elsewhere'}
           </span>
-          <Button onClick={() => perform({ label: `break up ${k.name}`, diff: removed('kept', k) })}>
+          <Button onClick={() => perform({ label: `break up ${k.name}`, diff: removed('keptAssembly', k) })}>
             Break it up
           </Button>
         </li>
@@ -163,3 +163,5 @@ function KeptHere() {
     </ul>
   );
 }
+
+const inTrays = (n: number): string => `${count(n)} ${n === 1 ? 'tray' : 'trays'}`;

@@ -1,10 +1,12 @@
 import Link from 'next/link';
-import type { Workbench } from '@/core/bench';
-import { MUST_STAY } from '@/core/survey';
+import type { Workbench } from '@/core/workbench';
+import { MUST_STAY } from '@/core/inspection';
 
-/** What must stay, asked for at the end: the answers are given in Look over. */
-export function MustStay({ bench }: { bench: Workbench }) {
-  const stay = [...bench.records.finding.values()].filter((f) => MUST_STAY.includes(f.kind) && !f.dropped);
+/** What must stay, asked for at the end: the answers are given in Inspect. */
+export function MustStay({ workbench }: { workbench: Workbench }) {
+  const stay = [...workbench.records.finding.values()].filter(
+    (f) => MUST_STAY.includes(f.kind) && !f.dropped,
+  );
   if (stay.length === 0) return null;
   const open = stay.filter((f) => !f.answer).length;
   return (
@@ -23,7 +25,7 @@ export function MustStay({ bench }: { bench: Workbench }) {
         ))}
       </ul>
       {open > 0 && (
-        <Link href={`/builds/${bench.build}/look-over`} className="no-print underline">
+        <Link href={`/builds/${workbench.build}/inspect`} className="no-print underline">
           Ask them through
         </Link>
       )}

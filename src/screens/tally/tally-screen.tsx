@@ -2,10 +2,10 @@
 
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Workbench, type BuildSnapshot } from '@/core/bench';
+import { Workbench, type BuildSnapshot } from '@/core/workbench';
 import {
   costsOf,
-  openStandIns,
+  openPlaceholders,
   sparesAccount,
   takeTally,
   type Books,
@@ -18,24 +18,28 @@ import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, signed } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
-import { useMat } from '../common/use-mat';
+import { useBackground } from '../common/use-background';
 import { MustStay } from './must-stay';
 
 /** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
-  const bench = useMemo(() => new Workbench(snapshot), [snapshot]);
+  const workbench = useMemo(() => new Workbench(snapshot), [snapshot]);
   const [planned, setPlanned] = useState(false);
-  useMat();
-  const books = planned ? bench.planned : bench.built;
-  const build = bench.records.build.get(bench.build);
-  const tally = takeTally(books, { of: 'build' }, bench.priceOf);
+  useBackground();
+  const books = planned ? workbench.planned : workbench.built;
+  const build = workbench.records.build.get(workbench.build);
+  const tally = takeTally(books, { of: 'build' }, workbench.priceOf);
   const f = tally.figures;
-  const copies = [...bench.records.copy.values()];
+  const copies = [...workbench.records.copy.values()];
   return (
-    <PaletteProvider palette={bench.palette}>
+    <PaletteProvider palette={workbench.palette}>
       <div className="flex min-h-dvh flex-col">
         <AppHeader
-          build={{ id: bench.build, name: build?.name ?? '', says: `${count(f.shipped)} pieces as shipped` }}
+          build={{
+            id: workbench.build,
+            name: build?.name ?? '',
+            says: `${count(f.shipped)} pieces as shipped`,
+          }}
           screen="Tally"
         />
         <main className="mx-auto w-full max-w-5xl flex-1 px-4 py-5 print:max-w-none print:p-0">
@@ -51,8 +55,8 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
               <p className="text-soft mt-1">
                 {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
                 {f.missing > 0 && ` − ${count(f.missing)} missing`}
-                {f.madeGood > 0 && ` + ${count(f.madeGood)} made good`} = {count(f.onModel)}.{' '}
-                {count(f.recoloured)} recoloured, {count(f.refreshed)} refreshed.
+                {f.missingReplaced > 0 && ` + ${count(f.missingReplaced)} replaced`} = {count(f.onModel)}.{' '}
+                {count(f.recoloured)} recoloured, {count(f.renewed)} renewed.
               </p>
             </div>
             <div className="no-print flex gap-2">
@@ -71,25 +75,31 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
           />
           <ByPart
             title="By modification"
-            bench={bench}
+            workbench={workbench}
             books={books}
-            parts={modificationParts(bench)}
+            parts={modificationParts(workbench)}
             total={f}
           />
           <ByPart
             title="By zone"
-            bench={bench}
+            workbench={workbench}
             books={books}
-            parts={bench.zones.map((z) => ({ name: z.name, scope: { of: 'zone', zone: z.id } }))}
-            note="A zone counts the zones nested in it. Money is told by modification."
+            parts={workbench.zones.map((z) => ({ name: z.name, scope: { of: 'zone', zone: z.id } }))}
+            note="A zone counts the zones nested in it. Money is shown by modification."
           />
-          {bench.records.phase.size > 0 && (
-            <ByPart title="By phase" bench={bench} books={books} parts={phaseParts(bench)} total={f} />
+          {workbench.records.phase.size > 0 && (
+            <ByPart
+              title="By phase"
+              workbench={workbench}
+              books={books}
+              parts={phaseParts(workbench)}
+              total={f}
+            />
           )}
-          <StandIns books={books} />
-          <MustStay bench={bench} />
-          <Spares bench={bench} books={books} />
-          <Files build={bench.build} />
+          <Placeholders books={books} />
+          <MustStay workbench={workbench} />
+          <Spares workbench={workbench} books={books} />
+          <Files build={workbench.build} />
         </main>
       </div>
     </PaletteProvider>
@@ -101,16 +111,16 @@ interface Part {
   readonly scope: Scope;
 }
 
-const modificationParts = (bench: Workbench): Part[] => [
-  ...bench.modifications.map((m): Part => ({
+const modificationParts = (workbench: Workbench): Part[] => [
+  ...workbench.modifications.map((m): Part => ({
     name: `${modNo(m.no)} ${m.title}`,
     scope: { of: 'modification', modification: m.id },
   })),
   { name: 'in no modification', scope: { of: 'modification', modification: null } },
 ];
 
-const phaseParts = (bench: Workbench): Part[] => [
-  ...[...bench.records.phase.values()]
+const phaseParts = (workbench: Workbench): Part[] => [
+  ...[...workbench.records.phase.values()]
     .sort((a, b) => a.position - b.position)
     .map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
   { name: 'in no phase', scope: { of: 'phase', phase: null } },
@@ -145,7 +155,7 @@ const COLUMNS: readonly [string, (f: Figures) => string][] = [
   ['out', (f) => count(f.out)],
   ['in', (f) => count(f.in)],
   ['recoloured', (f) => count(f.recoloured)],
-  ['refreshed', (f) => count(f.refreshed)],
+  ['renewed', (f) => count(f.renewed)],
   ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
   ['net', (f) => signed(f.net)],
   ['out of pocket', (f) => money(f.outOfPocket)],
@@ -155,7 +165,7 @@ const COLUMNS: readonly [string, (f: Figures) => string][] = [
 
 interface ByPartProps {
   readonly title: string;
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly books: Books;
   readonly parts: readonly Part[];
   readonly total?: Figures;
@@ -223,16 +233,16 @@ function ByPart({ title, books, parts, total, note }: ByPartProps) {
   );
 }
 
-function StandIns({ books }: { books: Books }) {
-  const open = openStandIns(books.entries);
+function Placeholders({ books }: { books: Books }) {
+  const open = openPlaceholders(books.entries);
   if (open.length === 0) return null;
   return (
     <section className="mb-6 break-inside-avoid">
-      <h2 className="mb-1 text-[16px]">Still standing in</h2>
+      <h2 className="mb-1 text-[16px]">Placeholders still there</h2>
       <ul className="flex flex-wrap gap-x-5">
         {open.map((s) => (
           <li key={s.element + s.standsFor} className="flex items-center gap-2">
-            <Glyph element={s.element} mark="stand-in" size={32} />
+            <Glyph element={s.element} mark="placeholder" size={32} />
             {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
           </li>
         ))}
@@ -241,8 +251,8 @@ function StandIns({ books }: { books: Books }) {
   );
 }
 
-function Spares({ bench, books }: { bench: Workbench; books: Books }) {
-  const lots = books.balances.elements(sparesAccount(bench.build)).filter(([, n]) => n > 0);
+function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
+  const lots = books.balances.elements(sparesAccount(workbench.build)).filter(([, n]) => n > 0);
   return (
     <section className="mb-6">
       <h2 className="mb-1 text-[16px]">Spares</h2>
@@ -272,7 +282,7 @@ function Files({ build }: { build: string }) {
   ];
   return (
     <section className="no-print border-rule flex flex-wrap items-center gap-2 border-t pt-3">
-      <h2 className="mr-2">Take it away</h2>
+      <h2 className="mr-2">Export</h2>
       {files.map(([words, file]) => (
         <a key={file} href={`/api/builds/${build}/files/${file}`} download className={buttonClass()}>
           {words}

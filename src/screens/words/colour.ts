@@ -1,18 +1,18 @@
-import type { Audit, Availability, Fix, LeftBecause, Made, SlipKind } from '@/core/audit';
+import type { Audit, Availability, Fix, LeftBecause, Made, MismatchKind } from '@/core/mismatch';
 import type { FadingGrade } from '@/core/colour';
-import type { Because, SchoolName, SchoolsReport } from '@/core/survey';
+import type { Because, FadingOptionName, OptionsReport } from '@/core/inspection';
 import type { Weakness } from '@/core/parts';
 import { count, money } from '@/ui/numbers';
-import { SCHOOL_WORDS } from './survey';
+import { FADING_OPTION_WORDS } from './inspection';
 
-export const SLIP_WORDS: Readonly<Record<SlipKind, string>> = {
+export const MISMATCH_WORDS: Readonly<Record<MismatchKind, string>> = {
   'odd one': 'odd among its like',
   'near miss': 'near miss',
   'broken stripe': 'stripe broken',
   'mirror differs': 'the other side differs',
   'off scheme': 'off the scheme',
   'exposed filler': 'filler that is seen',
-  'stand-in': 'stand-in still waiting',
+  placeholder: 'placeholder still waiting',
 };
 
 export const madeWords = (made: Made, can: Availability): string =>
@@ -40,41 +40,41 @@ export const LEFT_WORDS: Readonly<Record<LeftBecause, string>> = {
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 export const inWords = (n: number): string => NUMBERS[n] ?? count(n);
 
-/** "14 slips in five zones. £3.84 puts right four fifths of what shows." */
+/** "14 mismatches in five zones. £3.84 fixes four fifths of what is visible." */
 export function auditHeadline(audit: Audit): string {
   const { open, curve, shows } = audit;
-  const waiting = audit.fixes.filter((f) => !f.slip.left && f.planned < f.slip.qty);
+  const waiting = audit.fixes.filter((f) => !f.mismatch.left && f.planned < f.mismatch.qty);
   if (waiting.length === 0)
-    return audit.fixes.some((f) => !f.slip.left)
-      ? 'Every slip is planned for.'
+    return audit.fixes.some((f) => !f.mismatch.left)
+      ? 'Every mismatch is planned for.'
       : 'No colour here reads as a mistake.';
-  const zones = new Set(waiting.map((f) => f.slip.zone)).size;
-  const slips = `${count(waiting.length)} ${waiting.length === 1 ? 'slip' : 'slips'} in ${inWords(zones)} ${zones === 1 ? 'zone' : 'zones'}.`;
-  if (open.length === 0) return `${slips} None of them can be bought as it should be.`;
+  const zones = new Set(waiting.map((f) => f.mismatch.zone)).size;
+  const mismatches = `${count(waiting.length)} ${waiting.length === 1 ? 'mismatch' : 'mismatches'} in ${inWords(zones)} ${zones === 1 ? 'zone' : 'zones'}.`;
+  if (open.length === 0) return `${mismatches} None of them can be bought as it should be.`;
   const reach = curve.steps.at(-1)?.value ?? 0;
   const [share, words] = reach >= 0.8 * shows ? [0.8, 'four fifths'] : [0.5, 'half'];
   const step = curve.steps.find((s) => s.value >= share * shows);
   return step
-    ? `${slips} ${money(step.cost)} puts right ${words} of what shows.`
-    : `${slips} ${money(curve.steps.at(-1)?.cost ?? 0)} puts right ${Math.round((100 * reach) / Math.max(1e-9, shows))} % of what shows; the rest cannot be had.`;
+    ? `${mismatches} ${money(step.cost)} fixes ${words} of what is visible.`
+    : `${mismatches} ${money(curve.steps.at(-1)?.cost ?? 0)} fixes ${Math.round((100 * reach) / Math.max(1e-9, shows))} % of what is visible; the rest is not available.`;
 }
 
-/** Where a fix's pieces come from: "3 from the stores, buy 2 at about £0.09". */
+/** Where a fix's pieces come from: "3 from own parts, buy 2 at about £0.09". */
 export function fixSource(f: Fix): string {
   const each = f.each === null ? '' : ` at ${f.estimated ? 'about ' : ''}${money(f.each)}`;
   const parts = [
     f.planned > 0 ? `${f.planned} planned` : '',
     f.fromSpares > 0 ? `${f.fromSpares} from the spares` : '',
-    f.fromStores > 0 ? `${f.fromStores} from the stores` : '',
+    f.fromStock > 0 ? `${f.fromStock} from own parts` : '',
     f.toBuy > 0 ? `buy ${f.toBuy}${each}` : '',
   ];
   return parts.filter(Boolean).join(', ');
 }
 
 export const costWords = (f: Fix): string =>
-  f.planned >= f.slip.qty ? 'planned' : f.cost === null ? 'no price' : money(f.cost);
+  f.planned >= f.mismatch.qty ? 'planned' : f.cost === null ? 'no price' : money(f.cost);
 
-const BECAUSE: Readonly<Record<Because, (r: SchoolsReport) => string>> = {
+const BECAUSE: Readonly<Record<Because, (r: OptionsReport) => string>> = {
   'not seen': (r) => `no two seen pieces are ΔE ${r.limit} apart, so nothing shows.`,
   'cheapest that is not seen': (r) =>
     `it is the cheapest that brings every two seen pieces within ΔE ${r.limit}.`,
@@ -82,8 +82,8 @@ const BECAUSE: Readonly<Record<Because, (r: SchoolsReport) => string>> = {
 };
 
 /** "Match by age, from all at hand, because it is the cheapest that …" */
-export const recommendation = (r: SchoolsReport): string =>
-  `${SCHOOL_WORDS[r.recommended as SchoolName]}: ${BECAUSE[r.because](r)}`;
+export const recommendation = (r: OptionsReport): string =>
+  `${FADING_OPTION_WORDS[r.recommended as FadingOptionName]}: ${BECAUSE[r.because](r)}`;
 
 export const FADING_SHORT: Readonly<Record<FadingGrade, string>> = {
   'cannot be seen': 'not seen',
@@ -92,3 +92,18 @@ export const FADING_SHORT: Readonly<Record<FadingGrade, string>> = {
   'seen at arm’s length': 'arm’s length',
   'seen across the room': 'across the room',
 };
+
+const DIFFERENCES: readonly (readonly [below: number, words: string])[] = [
+  [1, 'the same to the eye'],
+  [2.5, 'hardly different'],
+  [5, 'slightly different'],
+  [10, 'clearly different'],
+];
+
+/**
+ * How far apart two colours are, in words, with the measure behind: differenceWords(25.1) = "very different (ΔE 25)".
+ */
+export function differenceWords(deltaE: number): string {
+  const words = DIFFERENCES.find(([below]) => deltaE < below)?.[1] ?? 'very different';
+  return `${words} (ΔE ${deltaE < 10 ? deltaE.toFixed(1) : deltaE.toFixed(0)})`;
+}

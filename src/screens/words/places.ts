@@ -11,7 +11,7 @@ export function placeName(
       return records.zone.get(owner)?.name ?? 'the model';
     case 'spares':
       return 'spares';
-    case 'stores':
+    case 'stock':
       return `tray ${records.tray.get(owner)?.name ?? 'not known'}`;
     case 'donor':
       return `donor ${records.copy.get(owner)?.setName ?? ''}`.trim();

@@ -12,7 +12,7 @@ import type { Refusal } from '@/server/perform';
 export const CONSTRAINT_WORDS: Readonly<Record<string, string>> = {
   'modifications.build, modifications.no': 'Two modifications cannot have the same number.',
   'count_lines.copy, count_lines.zone, count_lines.element':
-    'That lot was counted in another window already. You see it as it is now; count it again if that is wrong.',
+    'Those parts were checked off in another window already. You see them as they are now; check them off again if that is wrong.',
   'readings.batch': 'A reading of that name was kept in another window already. Read the part again.',
   'changes.request': 'That was sent before, as something else.',
   count_lines_sum: 'More pieces were counted than the box holds.',
@@ -98,7 +98,7 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
     }
     case 'place gone': {
       const { account } = r as Extract<Refusal, { refused: 'place gone' }>;
-      const what = { model: 'zone', stores: 'tray', order: 'order' }[placeOf(account) as string] ?? 'place';
+      const what = { model: 'zone', stock: 'tray', order: 'order' }[placeOf(account) as string] ?? 'place';
       return `The ${what} that goes to, or comes from, was deleted in another window. Choose another one.`;
     }
     case 'not empty': {
@@ -127,9 +127,9 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
     case 'belongs to nothing':
       return 'What that belongs to was deleted in another window, or a moment ago. Choose where it goes, and do it again.';
     case 'in use':
-      return 'Something else still depends on that. Take away what uses it first.';
-    case 'nothing to turn':
-      return (r as Extract<Refusal, { refused: 'nothing to turn' }>).direction === 'undo'
+      return 'Something else still depends on that. Export what uses it first.';
+    case 'nothing to undo':
+      return (r as Extract<Refusal, { refused: 'nothing to undo' }>).direction === 'undo'
         ? 'There is nothing to undo.'
         : 'There is nothing to redo.';
     case 'too large':

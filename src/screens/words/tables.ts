@@ -1,3 +1,4 @@
+import { differenceWords } from './colour';
 import type { ModFileFault, RowFault, RowNote } from '@/core/formats';
 import type { ZoneTreeFault } from '@/core/ledger';
 import { TABLE } from '@/core/shared/bounds';
@@ -63,7 +64,7 @@ export function rowFaultWords(f: RowFault): string {
 
 export const rowNoteWords = (n: RowNote): string =>
   n.note === 'nearest colour'
-    ? `${n.text} taken as the nearest, ΔE ${n.deltaE.toFixed(1)}`
+    ? `${n.text} taken as the nearest, ${differenceWords(n.deltaE)}`
     : 'Shape not read: the name is kept as written';
 
 const short = (id: string): string => `“${id.slice(0, 30)}”`;
@@ -79,9 +80,9 @@ export const ZONE_WORDS: Readonly<Record<ZoneTreeFault['fault'], string>> = {
 export function modFileFaultWords(f: ModFileFault): string {
   switch (f.fault) {
     case 'not json':
-      return 'It is not a mod file: its text is not JSON. Nothing was brought in.';
+      return 'It is not a mod file: its text is not JSON. Nothing was imported.';
     case 'not a mod file':
-      return 'It is JSON, but not a mod file of Evarn. Nothing was brought in.';
+      return 'It is JSON, but not a mod file of Evarn. Nothing was imported.';
     case 'newer version':
       return `It was made by a newer Evarn (${f.version}). Bring it in there, or update this one.`;
     case 'twice':
@@ -93,6 +94,6 @@ export function modFileFaultWords(f: ModFileFault): string {
     case 'entry':
       return `${capital(f.where)} moves pieces as no entry may (${f.how}). Nothing was imported.`;
     case 'shape':
-      return `Something in it is not as a mod file has it, at ${f.where || 'the top'}: ${f.says}. Nothing was brought in.`;
+      return `Something in it is not as a mod file has it, at ${f.where || 'the top'}: ${f.says}. Nothing was imported.`;
   }
 }

@@ -1,4 +1,4 @@
-import type { TypedLotProblem } from '@/core/stores';
+import type { TypedLotProblem } from '@/core/stock';
 import { list } from './places';
 
 /** What is wrong with a typed lot, and what to type. */

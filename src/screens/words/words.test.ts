@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { Lexicon, understandLine, type LineProblem } from '@/core/call-line';
+import { Lexicon, understandLine, type LineProblem } from '@/core/log-line';
 import { PALETTE } from '@/core/colour';
 import {
   emptyRecordSet,
   goneAccount,
   OUTSIDE,
-  storesAccount,
+  stockAccount,
   sparesAccount,
   modelAccount,
   orderAccount,
@@ -15,7 +15,7 @@ import {
 } from '@/core/ledger';
 import { BUILD, COPIES, COPY, DONOR, el, ORDER, ORDERS, TRAYS, ZONES } from '@/core/testing/world';
 import { asId } from '@/core/shared/ids';
-import { draftProblemWords, lineProblemWords, unknownWords } from './call-line';
+import { draftProblemWords, lineProblemWords, unknownWords } from './log-line';
 import { list, placeName } from './places';
 import { refusalWords } from './refusal';
 import { modFileFaultWords, rowFaultWords, rowNoteWords, uploadFaultWords } from './tables';
@@ -41,7 +41,7 @@ describe('places by name', () => {
     [modelAccount(ZONES[1]!.id), 'Porch'],
     [modelAccount(asId('none')), 'the model'],
     [sparesAccount(BUILD), 'spares'],
-    [storesAccount(TRAYS[0]!), 'tray C4'],
+    [stockAccount(TRAYS[0]!), 'tray C4'],
     [donorAccount(DONOR), 'donor Test house'],
     [orderAccount(ORDER), 'order from Someone'],
     [shippedAccount(COPY), 'the box'],
@@ -59,7 +59,7 @@ describe('places by name', () => {
   });
 });
 
-describe('every problem of the call line has a sentence', () => {
+describe('every problem of the log line has a sentence', () => {
   const lines: Record<LineProblem['problem'], string> = {
     'no verb': '2 plate',
     'nothing named': '-2',
@@ -79,7 +79,7 @@ describe('every problem of the call line has a sentence', () => {
     assemblies: [],
     onModel: none,
     atHand: none,
-    standIns: [],
+    placeholders: [],
   };
 
   it.each(Object.entries(lines))('%s', (problem, line) => {
@@ -93,23 +93,27 @@ describe('every problem of the call line has a sentence', () => {
     expect(words('+2 plate 2x3 chalk from moon')).toContain('not from “moon”');
     expect(words('-2 plate 2x3 chalk to moon')).toContain('not to “moon”');
     expect(words('-2 plate 2x3 chalk @')).toContain('Name a zone');
-    expect(words('?2 plate 2x3 chalk')).toContain('stands in for');
+    expect(words('?2 plate 2x3 chalk')).toContain('is a placeholder for');
   });
 
-  it.each(['unknown part', 'unknown colour', 'no colour', 'unknown assembly', 'no such stand-in'] as const)(
-    '%s',
-    (why) =>
-      isSentence(
-        unknownWords({
-          status: 'unknown',
-          why,
-          text: 'gizmo',
-          at: { start: 0, end: 1 },
-          start: 0,
-          end: 1,
-          suggestions: [],
-        }),
-      ),
+  it.each([
+    'unknown part',
+    'unknown colour',
+    'no colour',
+    'unknown assembly',
+    'no such placeholder',
+  ] as const)('%s', (why) =>
+    isSentence(
+      unknownWords({
+        status: 'unknown',
+        why,
+        text: 'gizmo',
+        at: { start: 0, end: 1 },
+        start: 0,
+        end: 1,
+        suggestions: [],
+      }),
+    ),
   );
 });
 
@@ -122,15 +126,15 @@ describe('every reason why something cannot be done has a sentence', () => {
       ...short,
       elsewhere: [
         { account: modelAccount(ZONES[2]!.id), qty: 3 },
-        { account: storesAccount(TRAYS[0]!), qty: 9 },
+        { account: stockAccount(TRAYS[0]!), qty: 9 },
       ],
     },
-    { reason: 'not at hand', ...short, source: 'stores', there: 0, elsewhere: [] },
+    { reason: 'not at hand', ...short, source: 'stock', there: 0, elsewhere: [] },
     { reason: 'nothing to do' },
     { reason: 'same zone' },
     { reason: 'same colour', element },
-    { reason: 'no stores' },
-    { reason: 'no such stand-in', element },
+    { reason: 'no own parts' },
+    { reason: 'no such placeholder', element },
   ];
   it.each(problems.map((p) => [p.reason, p] as const))('%s', (_, p) =>
     isSentence(draftProblemWords(p, records)),
@@ -141,7 +145,7 @@ describe('every reason why something cannot be done has a sentence', () => {
       'Only 1 of 4 plate 2x3 chalk are in Porch. Elsewhere: 3 in Lamp room and 9 in tray C4.',
     );
     expect(draftProblemWords(problems[1]!, records)).toBe(
-      'No plate 2x3 chalk is in stores. There are none elsewhere.',
+      'No plate 2x3 chalk is in own parts. There are none elsewhere.',
     );
   });
 
@@ -159,8 +163,8 @@ describe('every reason why something cannot be done has a sentence', () => {
       '3 plate 2x3 chalk in Porch short',
     ],
     [{ refused: 'in use' }, 'depends on that'],
-    [{ refused: 'nothing to turn', direction: 'undo' }, 'nothing to undo'],
-    [{ refused: 'nothing to turn', direction: 'redo' }, 'nothing to redo'],
+    [{ refused: 'nothing to undo', direction: 'undo' }, 'nothing to undo'],
+    [{ refused: 'nothing to undo', direction: 'redo' }, 'nothing to redo'],
     [{ refused: 'too large' }, '20 MB'],
     [{ refused: 'no such build' }, 'no longer there'],
     [{ refused: 'something new' }, 'nothing was changed'],

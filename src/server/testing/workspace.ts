@@ -1,11 +1,11 @@
-import { addModification, logLine, readLine, Workbench, type Command } from '@/core/bench';
+import { addModification, logLine, readLine, Workbench, type Command } from '@/core/workbench';
 import { asId, countingIds, type ActionId, type BuildId, type IdSource } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { openDatabase, type Handle } from '@/data/database';
 import { perform } from '../perform';
 import { takeSnapshot } from '../snapshot';
-import { takeBoxes } from '../take-in';
-import type { TakeBoxes } from '../take-in-schemas';
+import { importBoxes } from '../import-rows';
+import type { ImportBoxes } from '../import-schemas';
 
 /** A workspace in memory with one build of a few lots, and the ways a person works on it. */
 export interface TestBuild {
@@ -20,7 +20,7 @@ export interface TestBuild {
 
 export const NOW = new Date('2026-11-24T10:00:00Z');
 
-export const SMALL_BOX: Omit<TakeBoxes, 'request'> = {
+export const SMALL_BOX: Omit<ImportBoxes, 'request'> = {
   build: { name: 'Test house' },
   boxes: [
     {
@@ -44,7 +44,7 @@ export const SMALL_BOX: Omit<TakeBoxes, 'request'> = {
 
 export function testBuild(handle: Handle = openDatabase(':memory:', NOW), prefix = 't'): TestBuild {
   const newId = countingIds(prefix);
-  const taken = takeBoxes({ ...SMALL_BOX, request: newId() }, { handle, newId, now: NOW });
+  const taken = importBoxes({ ...SMALL_BOX, request: newId() }, { handle, newId, now: NOW });
   if (!taken.ok || !taken.value.build) throw new Error(JSON.stringify(taken));
   const build = taken.value.build;
   const open = () => {
@@ -55,9 +55,9 @@ export function testBuild(handle: Handle = openDatabase(':memory:', NOW), prefix
   const act: TestBuild['act'] = (command, id = newId()) =>
     perform(handle, { id: asId<ActionId>(id), scope: build, ...command }, NOW);
   const source = () => ({ newId, now: NOW.toISOString() });
-  const bench = open();
-  const porch = bench.zones.find((z) => z.name === 'Porch') ?? bench.rootZone;
-  act(addModification(bench, 'First', porch.id, source()));
+  const workbench = open();
+  const porch = workbench.zones.find((z) => z.name === 'Porch') ?? workbench.rootZone;
+  act(addModification(workbench, 'First', porch.id, source()));
   const log: TestBuild['log'] = (line, id) => {
     const now = open();
     const modification = now.modifications[0];

@@ -1,9 +1,9 @@
 import { writeSync } from 'node:fs';
 import { openDatabase } from '@/data/database';
 import { readRecords } from '@/data/records';
-import { logLine, readLine, Workbench } from '@/core/bench';
+import { logLine, readLine, Workbench } from '@/core/workbench';
 import { asId, type ActionId } from '@/core/shared/ids';
-import { perform, turn } from '../perform';
+import { perform, undoOrRedo } from '../perform';
 import { takeSnapshot } from '../snapshot';
 
 /**
@@ -25,9 +25,9 @@ for (let n = 0; ; n++) {
   const id = `${prefix}-${n}`;
   const done =
     n % 7 === 5
-      ? turn(handle, id, build.id, 'undo')
+      ? undoOrRedo(handle, id, build.id, 'undo')
       : n % 7 === 6
-        ? turn(handle, id, build.id, 'redo')
+        ? undoOrRedo(handle, id, build.id, 'redo')
         : write(id, n);
   if (done.ok) writeSync(1, `${id}\n`);
 }
@@ -35,12 +35,12 @@ for (let n = 0; ; n++) {
 function write(id: string, n: number): ReturnType<typeof perform> {
   const snapshot = takeSnapshot(handle, build!.id);
   if (!snapshot) throw new Error('the build is gone');
-  const bench = new Workbench(snapshot);
-  const modification = bench.modifications[0];
+  const workbench = new Workbench(snapshot);
+  const modification = workbench.modifications[0];
   if (!modification) throw new Error('the test makes a modification first');
   const line = lines[n % lines.length] ?? '';
-  const reading = readLine(bench, line, { modification, planned: false });
+  const reading = readLine(workbench, line, { modification, planned: false });
   let k = 0;
-  const command = logLine(bench, reading, line, { newId: () => `${id}-${k++}`, now: '' });
+  const command = logLine(workbench, reading, line, { newId: () => `${id}-${k++}`, now: '' });
   return perform(handle, { id: asId<ActionId>(id), scope: build!.id, ...command }, new Date());
 }

@@ -1,7 +1,7 @@
 import os from 'node:os';
 import { MessageChannel, Worker } from 'node:worker_threads';
 import { PROBLEM } from '@/core/shared/bounds';
-import type { AnyTask, FromThread, ToThread } from '@/workers/make-up/messages';
+import type { AnyTask, FromThread, ToThread } from '@/workers/sourcing/messages';
 import { threadFile } from './run-once';
 import { WaitingLine } from './waiting-line';
 
@@ -35,7 +35,7 @@ export const solverLine = pool.line;
 export const threadCount = (): number => pool.idle.length + pool.busy;
 
 function start(): Worker {
-  const thread = new Worker(threadFile('make-up'), {
+  const thread = new Worker(threadFile('sourcing'), {
     execArgv: [],
     resourceLimits: { maxOldGenerationSizeMb: PROBLEM.heapMb },
   });

@@ -1,5 +1,5 @@
 import { answer, route } from '@/server/http';
-import { readShelf } from '@/server/shelf';
+import { readBuilds } from '@/server/build-list';
 import { patiently } from '@/server/workspace';
 
 /** Some of the builds: `?find=` by words, `?archived=1` those put away, `?from=` the page that begins there. */
@@ -11,5 +11,5 @@ export const GET = route(async (request) => {
     archived: query.get('archived') === '1',
     from: Number.isSafeInteger(from) && from > 0 ? from : 0,
   };
-  return answer(await patiently((handle) => readShelf(handle, wish)));
+  return answer(await patiently((handle) => readBuilds(handle, wish)));
 });

@@ -1,4 +1,4 @@
-import { STORES_SCOPE } from '@/core/ledger';
+import { STOCK_SCOPE } from '@/core/ledger';
 import { revisionOf } from '@/data/actions';
 import { packedAnswer, route } from '@/server/http';
 import { takeKnowledge } from '@/server/snapshot';
@@ -11,7 +11,7 @@ import { patiently } from '@/server/workspace';
  */
 export const GET = route(async (request) =>
   patiently((handle) => {
-    const tag = `"${workspaceName(handle)}-${revisionOf(handle.db, [STORES_SCOPE])}"`;
+    const tag = `"${workspaceName(handle)}-${revisionOf(handle.db, [STOCK_SCOPE])}"`;
     const headers = { etag: tag, 'cache-control': 'private, no-cache' };
     if (request.headers.get('if-none-match') === tag) return new Response(null, { status: 304, headers });
     return packedAnswer(request, takeKnowledge(handle), headers);

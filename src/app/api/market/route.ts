@@ -4,11 +4,11 @@ import { BODY } from '@/core/shared/bounds';
 import { answer, readJson, refuse, route } from '@/server/http';
 import { askMarket } from '@/server/market';
 import { patiently } from '@/server/workspace';
-import { MarketFailed } from '@/stand-ins/market';
+import { MarketFailed } from '@/simulated/market';
 
 const schema = z.strictObject({ elements: z.array(elementSchema).max(5000) });
 
-/** What sellers have of some elements. The market is a stand-in over a network that fails now and then. */
+/** What sellers have of some elements. The market is a placeholder over a network that fails now and then. */
 export const POST = route(async (request) => {
   const door = await readJson(request, schema, BODY.middle);
   if ('response' in door) return door.response;

@@ -1,4 +1,4 @@
-import { bringModFile } from '@/server/bring-mod-file';
+import { importModFile } from '@/server/import-mod-file';
 import { answer, readBody, refuse, route } from '@/server/http';
 import { patiently } from '@/server/workspace';
 
@@ -11,7 +11,7 @@ export const POST = route(async (request) => {
   const id = REQUEST_ID.test(given) ? given : crypto.randomUUID();
   const text = new TextDecoder().decode(bytes);
   const done = await patiently((handle) =>
-    bringModFile(text, id, { handle, newId: () => crypto.randomUUID(), now: new Date() }),
+    importModFile(text, id, { handle, newId: () => crypto.randomUUID(), now: new Date() }),
   );
   return done.ok ? answer(done.value) : refuse('fault' in done.reason ? 400 : 409, done.reason);
 });

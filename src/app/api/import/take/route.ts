@@ -1,20 +1,20 @@
 import { z } from 'zod';
 import type { Handle } from '@/data/database';
 import { answer, readJson, refuse, route } from '@/server/http';
-import { takeBoxes, takePrices, takeRegister, takeStock } from '@/server/take-in';
+import { importBoxes, importPrices, importRegister, importStock } from '@/server/import-rows';
 import {
-  takeBoxesSchema,
-  takePricesSchema,
-  takeRegisterSchema,
-  takeStoresSchema,
-} from '@/server/take-in-schemas';
+  importBoxesSchema,
+  importPricesSchema,
+  importRegisterSchema,
+  importStockSchema,
+} from '@/server/import-schemas';
 import { patiently } from '@/server/workspace';
 
 const schema = z.discriminatedUnion('what', [
-  z.strictObject({ what: z.literal('boxes'), input: takeBoxesSchema }),
-  z.strictObject({ what: z.literal('stores'), input: takeStoresSchema }),
-  z.strictObject({ what: z.literal('prices'), input: takePricesSchema }),
-  z.strictObject({ what: z.literal('register'), input: takeRegisterSchema }),
+  z.strictObject({ what: z.literal('boxes'), input: importBoxesSchema }),
+  z.strictObject({ what: z.literal('stock'), input: importStockSchema }),
+  z.strictObject({ what: z.literal('prices'), input: importPricesSchema }),
+  z.strictObject({ what: z.literal('register'), input: importRegisterSchema }),
 ]);
 
 /** Takes what a person agreed to: all of it or nothing. */
@@ -29,12 +29,12 @@ function carryOut(wish: z.infer<typeof schema>, handle: Handle) {
   const context = { handle, newId: () => crypto.randomUUID(), now: new Date() };
   switch (wish.what) {
     case 'boxes':
-      return takeBoxes(wish.input, context);
-    case 'stores':
-      return takeStock(wish.input, context);
+      return importBoxes(wish.input, context);
+    case 'stock':
+      return importStock(wish.input, context);
     case 'prices':
-      return takePrices(wish.input, context);
+      return importPrices(wish.input, context);
     case 'register':
-      return takeRegister(wish.input, context);
+      return importRegister(wish.input, context);
   }
 }

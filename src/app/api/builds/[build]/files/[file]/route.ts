@@ -1,6 +1,6 @@
 import { asId, type BuildId } from '@/core/shared/ids';
 import { refuse, route } from '@/server/http';
-import { FILES, takeAway, type FileName } from '@/server/take-away';
+import { FILES, exportFile, type FileName } from '@/server/export-file';
 import { patiently } from '@/server/workspace';
 
 type Context = { params: Promise<{ build: string; file: string }> };
@@ -8,7 +8,7 @@ type Context = { params: Promise<{ build: string; file: string }> };
 export const GET = route<Context>(async (_, { params }) => {
   const { build, file } = await params;
   if (!(FILES as readonly string[]).includes(file)) return refuse(404, { refused: 'no such file' });
-  const made = await patiently((handle) => takeAway(handle, asId<BuildId>(build), file as FileName));
+  const made = await patiently((handle) => exportFile(handle, asId<BuildId>(build), file as FileName));
   if (!made) return refuse(404, { refused: 'no such build' });
   const type = file.endsWith('.csv') ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8';
   return new Response(made.text, {

@@ -1,0 +1,21 @@
+import os from 'node:os';
+import { execFileSync } from 'node:child_process';
+import { measureColour } from './colour';
+import { measureCore } from './core';
+import { measureSourcing } from './sourcing';
+import { measureScreen } from './screen';
+import { measureSupply } from './supply';
+import { measureWorkspace } from './workspace';
+
+/** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
+console.log(
+  `${os.cpus().length} cores, ${os.cpus()[0]?.model ?? ''}, node ${process.version}; medians, least and most\n`,
+);
+measureCore();
+measureColour();
+await measureSupply();
+execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+await measureSourcing();
+await measureScreen();
+await measureWorkspace();
+process.exit(0);

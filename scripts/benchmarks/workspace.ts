@@ -1,0 +1,92 @@
+import { execFileSync } from 'node:child_process';
+import fs from 'node:fs';
+import { chromium } from '@playwright/test';
+import { serve, startServer, type Server } from '../server';
+import { say, summary } from './measure';
+
+const BIG = '.shots/big-workspace';
+
+interface Page {
+  readonly ms: number;
+  readonly kB: number;
+}
+type Pages = Record<'first' | 'again' | 'house' | 'long', Page>;
+
+/** What pages weigh and how long they take on a workspace of the size that is planned for, beside the demo. */
+export async function measureWorkspace(): Promise<void> {
+  if (!fs.existsSync(BIG))
+    execFileSync('node_modules/.bin/tsx', ['scripts/big-workspace.ts', BIG], { stdio: 'inherit' });
+  const demo = await measured(await startServer(3795, '.shots/bench-data'));
+  // Once to work out what is kept, once more for a cold start of what a person has.
+  await measured(await serve(3796, BIG));
+  const big = await measured(await serve(3796, BIG));
+  const row = (what: string, aim: string, of: keyof Pages) =>
+    say(what, aim, `${told(big.pages[of])}; demo ${told(demo.pages[of])}`);
+  row('first page, cold', 'under 300 ms and 150 kB', 'first');
+  row('first page, again', 'under 300 ms', 'again');
+  row('bench of the house', 'under 300 kB, below 1.3 of the demo', 'house');
+  row('page of a log of 20,000 entries', 'under 1 MB', 'long');
+  say('elements of the long log’s page', 'under 3,000', `${big.long.elements}`);
+  say('a key stroke to the screen, long log', 'under 16 ms', summary(big.long.keys));
+  say(
+    'a key stroke to the screen, house',
+    'under 8 ms',
+    `${summary(big.house.keys)}; demo ${summary(demo.house.keys)}`,
+  );
+}
+
+const told = ({ ms, kB }: Page): string => `${ms} ms, ${kB} kB`;
+
+async function measured(server: Server) {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  try {
+    const get = async (path: string): Promise<Page> => {
+      const began = performance.now();
+      const text = await (await fetch(`${server.url}${path}`)).text();
+      return { ms: Math.round(performance.now() - began), kB: Math.round(text.length / 1000) };
+    };
+    const find = async (words: string): Promise<string> => {
+      const said = (await (await fetch(`${server.url}/api/builds?find=${words}`)).json()) as {
+        value: { builds: { id: string }[]; waiting: number };
+      };
+      if (said.value.waiting > 0) return find(words);
+      return `/builds/${said.value.builds[0]?.id ?? 'none'}`;
+    };
+    const first = await get('/');
+    const [house, long] = [await find('lightkeeper'), await find('worked+on')];
+    const pages: Pages = { first, again: await get('/'), house: await get(house), long: await get(long) };
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const typed = async (path: string) => {
+      await page.goto(`${server.url}${path}`);
+      if (path.endsWith('none')) return { keys: [], elements: 0 };
+      await page.waitForSelector('#call-line');
+      await page.waitForTimeout(2000);
+      const elements = await page.evaluate(() => document.querySelectorAll('*').length);
+      return { keys: await page.evaluate(typing, '-1 brick 1x2 ash'), elements };
+    };
+    return { pages, house: await typed(house), long: await typed(long) };
+  } finally {
+    await browser.close();
+    server.stop();
+    await new Promise((done) => setTimeout(done, 500));
+  }
+}
+
+/** Types a line twice and gives, for the second time, how long each key took to the frame after it. Runs in the page. */
+async function typing(line: string): Promise<number[]> {
+  const input = document.querySelector<HTMLInputElement>('#call-line');
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+  if (!input || !set) return [];
+  let times: number[] = [];
+  for (let round = 0; round < 2; round++) {
+    times = [];
+    for (let i = 1; i <= line.length; i++) {
+      const began = performance.now();
+      set.call(input, line.slice(0, i));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+      times.push(performance.now() - began);
+    }
+  }
+  return times;
+}

@@ -1,0 +1,36 @@
+import type { Metadata } from 'next';
+import { paletteOf, recordSetOf } from '@/core/workbench';
+import { PURPOSES, type Purpose } from '@/core/formats';
+import { readCatalogue } from '@/data/catalogue';
+import type { Database } from '@/data/database';
+import { readRecord, readRecords } from '@/data/records';
+import { ImportScreen } from '@/screens/import';
+import { withWorkspace } from '../with-workspace';
+
+export const metadata: Metadata = { title: 'Import' };
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function ImportPage({ searchParams }: Props) {
+  const query = await searchParams;
+  const purpose = PURPOSES.find((p) => p === query.for) ?? 'set';
+  return withWorkspace(({ db }) => {
+    const world = importWorld(db, purpose, query.build);
+    return <ImportScreen key={`${purpose} ${world.build?.id}`} world={world} />;
+  });
+}
+
+function importWorld(db: Database, purpose: Purpose, wanted: string | string[] | undefined) {
+  const build = typeof wanted === 'string' ? readRecord(db, 'build', wanted) : undefined;
+  const custom = readRecords(db, 'customColour').map((record) => ({ type: 'customColour' as const, record }));
+  return {
+    purpose,
+    build: build ? { id: build.id, name: build.name } : null,
+    palette: paletteOf(recordSetOf(custom)),
+    aliases: readRecords(db, 'colourAlias').map((a) => [a.id, a.colour] as const),
+    memories: readRecords(db, 'columnMemory').map((m) => [m.id, m.roles] as const),
+    catalogue: readCatalogue(db),
+  };
+}

@@ -1,0 +1,45 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { makeWorkbench } from '../testing/workbench';
+import { baseCopies, boxLots, countProblem, printCount, readCount } from './index';
+
+const workbench = makeWorkbench({ zones: { Hull: ['12 brick 2x4 chalk'] } });
+const lot = boxLots(workbench, baseCopies(workbench)[0]!.id)[0]!;
+
+describe('a count is typed in one go', () => {
+  it.each([
+    ['', { there: 12, broken: 0, faded: 0, bare: 0 }],
+    ['  ', { there: 12, broken: 0, faded: 0, bare: 0 }],
+    ['10', { there: 10, broken: 0, faded: 0, bare: 0 }],
+    ['0', { there: 0, broken: 0, faded: 0, bare: 0 }],
+    ['b', { there: 11, broken: 1, faded: 0, bare: 0 }],
+    ['3b', { there: 9, broken: 3, faded: 0, bare: 0 }],
+    ['f', { there: 12, broken: 0, faded: 12, bare: 0 }],
+    ['10 1b 3f', { there: 10, broken: 1, faded: 3, bare: 0 }],
+    ['10, 2S', { there: 10, broken: 0, faded: 0, bare: 2 }],
+  ])('%j', (text, count) => expect(readCount(text, lot)).toEqual({ ok: true, value: count }));
+
+  it.each([
+    ['13', 'more than the box holds'],
+    ['12 1b', 'more than the box holds'],
+    ['5 6f', 'more worn than there'],
+    ['ten', 'not understood'],
+    ['5 6', 'not understood'],
+    ['2x', 'not understood'],
+  ])('%j is %s', (text, problem) =>
+    expect(readCount(text, lot)).toMatchObject({ ok: false, reason: { problem } }),
+  );
+
+  it('what is printed is read back as the same count', () =>
+    fc.assert(
+      fc.property(fc.nat(12), fc.nat(12), fc.nat(12), fc.nat(12), (there, broken, faded, bare) => {
+        const count = { there, broken, faded, bare };
+        if (countProblem(lot, count)) return;
+        expect(readCount(`${there} ${printCount(count, -1).replace(/^\d+ ?/, '')}`, lot)).toEqual({
+          ok: true,
+          value: count,
+        });
+        if (there === 12) expect(readCount(printCount(count, 12), lot)).toEqual({ ok: true, value: count });
+      }),
+    ));
+});

@@ -1,0 +1,10 @@
+export { lex } from './lexer';
+export { placeText } from './places';
+export type { Span } from './lexer';
+export type { LineProblem } from './syntax';
+export { Lexicon } from './lexicon';
+export { understandLine } from './understand';
+export type { CallContext, Understood, UnderstoodLine } from './understand';
+export { completeAt } from './complete';
+export type { Completion } from './complete';
+export { printElement, printIntent, printLine } from './print';

@@ -1,0 +1,107 @@
+import { colourWords, type Colour } from '../colour';
+import { partOf, readPartName, singular, splitElementKey, type ElementKey } from '../parts';
+import type { ColourId, PartId } from '../shared/ids';
+
+/** A part that is known by name, with its words ready to compare. */
+export interface KnownPart {
+  readonly id: PartId;
+  readonly words: readonly string[];
+  readonly elements: readonly ElementKey[];
+}
+
+export interface KnownColour {
+  readonly colour: Colour;
+  readonly words: readonly string[];
+}
+
+export type Score = 0 | 1 | 2 | 3;
+
+/** All parts and colours that the log line knows, indexed so that a keystroke costs little. */
+export class Lexicon {
+  readonly colours: readonly KnownColour[];
+  private readonly parts = new Map<PartId, KnownPart>();
+  private readonly bySize = new Map<string, KnownPart[]>();
+
+  constructor(elements: Iterable<ElementKey>, palette: readonly Colour[]) {
+    this.colours = palette.map((colour) => ({ colour, words: colourWords(`${colour.id} ${colour.name}`) }));
+    const grouped = new Map<PartId, ElementKey[]>();
+    for (const element of elements) {
+      const { part } = splitElementKey(element);
+      const list = grouped.get(part);
+      if (list) list.push(element);
+      else grouped.set(part, [element]);
+    }
+    for (const [id, list] of grouped) this.learn(id, list);
+  }
+
+  private learn(id: PartId, elements: readonly ElementKey[]): void {
+    const known = { id, words: partWords(id), elements };
+    this.parts.set(id, known);
+    for (const word of known.words) {
+      const key = sizeKey(word);
+      if (!key) continue;
+      const list = this.bySize.get(key);
+      if (list) list.push(known);
+      else this.bySize.set(key, [known]);
+    }
+  }
+
+  part(id: PartId): KnownPart | undefined {
+    return this.parts.get(id);
+  }
+
+  /** Known parts all of whose query words begin one of their words; sizes match either way round. */
+  partsLike(query: readonly string[]): KnownPart[] {
+    const size = query.map(sizeKey).find(Boolean);
+    const pool = size ? (this.bySize.get(size) ?? []) : [...this.parts.values()];
+    const words = query.filter((q) => !sizeKey(q));
+    return pool.filter((p) => words.every((q) => p.words.some((w) => w.startsWith(q) || singular(q) === w)));
+  }
+
+  /** How well words name a colour: 3 the whole name, 2 from its start, 1 by a later word, 0 not at all. */
+  scoreColour(query: readonly string[], known: KnownColour): Score {
+    const joined = query.join('-');
+    if (known.colour.id === joined || known.colour.name.toLowerCase() === query.join(' ')) return 3;
+    const name = colourWords(known.colour.name);
+    if (query.length <= name.length && query.every((q, i) => name[i]?.startsWith(q))) return 2;
+    return query.every((q) => name.some((n) => n.startsWith(q))) ? 1 : 0;
+  }
+
+  /** Colours that the words could mean, with how well they fit. */
+  coloursLike(query: readonly string[]): { id: ColourId; score: Score }[] {
+    if (query.length === 0 || query.length > 6) return [];
+    return this.colours
+      .map((k) => ({ id: k.colour.id, score: this.scoreColour(query, k) }))
+      .filter((c) => c.score > 0);
+  }
+}
+
+const partWords = (id: PartId): string[] => {
+  const part = partOf(id);
+  const others = part.read ? part.family.words.flat() : [];
+  return [...new Set([...id.split(' '), ...others])];
+};
+
+/** "3x1" and "1x3" are one size to a hurried hand. Undefined for words that are no size. */
+function sizeKey(word: string): string | undefined {
+  if (!/^[\d./]+x[\d./x]+$/.test(word)) return undefined;
+  const [a = '', b = '', ...rest] = word.split('x');
+  return [...[a, b].sort(), ...rest].join('x');
+}
+
+/** Splits typed text into query words for parts: lower case, "2 x 3" joined, commas and quotes gone. */
+export const queryWords = (text: string): string[] =>
+  text
+    .normalize('NFKC')
+    .toLowerCase()
+    .replace(/×/g, 'x')
+    .replace(/(\d)\s*x\s*(?=\d)/g, '$1x')
+    .split(/[\s,]+/)
+    .filter(Boolean);
+
+/** The part that the words name in full, if they do. It is plain when it has a size and no words left over. */
+export function partNamed(words: readonly string[]): { id: PartId; plain: boolean } | undefined {
+  const { part } = readPartName(words.join(' '));
+  const sized = words.some(sizeKey);
+  return part.read ? { id: part.id, plain: part.variant === '' && sized } : undefined;
+}

@@ -1,0 +1,139 @@
+import type { Workbench } from '../workbench';
+import { freeAt, placeOf, sparesAccount, stockAccount, type Grade } from '../ledger';
+import { splitElementKey, type ElementKey } from '../parts';
+import type { Minor } from '../shared/money';
+import { availability, type Availability, type Made, type Register } from './register';
+import type { Mismatch } from './mismatches';
+
+/** What putting a mismatch right takes. */
+export interface Fix {
+  readonly mismatch: Mismatch;
+  /** Where the right pieces would come from. */
+  readonly fromSpares: number;
+  readonly fromStock: number;
+  readonly toBuy: number;
+  /** Price of one bought piece; estimated where the price book knows the shape in other colours only. */
+  readonly each: Minor | null;
+  readonly estimated: boolean;
+  /** What must be bought, in all. Null = nobody knows a price. */
+  readonly cost: Minor | null;
+  readonly made: Made;
+  readonly availability: Availability;
+  /** False = it has to be bought and was never made. */
+  readonly canBeHad: boolean;
+  /** Pieces that planned entries take off already. */
+  readonly planned: number;
+  /** Share of all that shows and is not planned for, 0 to 1. */
+  readonly share: number;
+}
+
+/** Prices of a shape in other colours stand for one that is not known: their median. */
+export class Prices {
+  private readonly byShape = new Map<string, number[]>();
+
+  constructor(private readonly workbench: Workbench) {
+    for (const p of workbench.records.price.values()) {
+      if (p.newPrice === null) continue;
+      const { part } = splitElementKey(p.element);
+      this.byShape.set(part, [...(this.byShape.get(part) ?? []), p.newPrice]);
+    }
+    for (const list of this.byShape.values()) list.sort((a, b) => a - b);
+  }
+
+  /** The price of one new piece, and whether it is an estimate; null when nobody knows. */
+  of(element: ElementKey): { each: Minor; estimated: boolean } | null {
+    const known = this.workbench.priceOf(element, 'new' as Grade);
+    if (known !== null) return { each: known, estimated: false };
+    const like = this.byShape.get(splitElementKey(element).part);
+    const each = like?.[like.length >> 1];
+    return each === undefined ? null : { each, estimated: true };
+  }
+}
+
+/** What is at hand of every element, in spares and in own parts, that no plan takes. */
+export class AtHand {
+  private readonly spares = new Map<ElementKey, number>();
+  private readonly stock = new Map<ElementKey, number>();
+
+  constructor(workbench: Workbench) {
+    const { balances } = workbench.planned;
+    const { kept } = workbench;
+    const note = (sums: Map<ElementKey, number>, account: ReturnType<typeof stockAccount>) => {
+      for (const [element] of balances.elements(account)) {
+        const n = freeAt(balances, account, element, kept);
+        if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
+      }
+    };
+    note(this.spares, sparesAccount(workbench.build));
+    for (const account of balances.accountKeys()) if (placeOf(account) === 'stock') note(this.stock, account);
+  }
+
+  count(element: ElementKey): number {
+    return (this.spares.get(element) ?? 0) + (this.stock.get(element) ?? 0);
+  }
+
+  /** Takes pieces, spares first: what was taken is no longer there for the next. */
+  take(element: ElementKey, qty: number): { fromSpares: number; fromStock: number; short: number } {
+    const draw = (from: Map<ElementKey, number>, n: number): number => {
+      const got = Math.min(n, from.get(element) ?? 0);
+      from.set(element, (from.get(element) ?? 0) - got);
+      return got;
+    };
+    const fromSpares = draw(this.spares, qty);
+    const fromStock = draw(this.stock, qty - fromSpares);
+    return { fromSpares, fromStock, short: qty - fromSpares - fromStock };
+  }
+}
+
+/** Works out each mismatch's fix. Pieces at hand go to what shows most first. */
+export function fixesFor(
+  workbench: Workbench,
+  mismatches: readonly Mismatch[],
+  register: Register,
+  year: number,
+): Fix[] {
+  const atHand = new AtHand(workbench);
+  const prices = new Prices(workbench);
+  const planned = plannedOff(workbench);
+  const counts = (s: Mismatch) => !s.left && (planned.get(s.id) ?? 0) < s.qty;
+  const all = mismatches.reduce((sum, s) => sum + (counts(s) ? s.shows : 0), 0);
+  return mismatches.map((mismatch) => {
+    const done = Math.min(mismatch.qty, planned.get(mismatch.id) ?? 0);
+    const taken = atHand.take(mismatch.to, mismatch.left ? 0 : mismatch.qty - done);
+    const price = prices.of(mismatch.to);
+    const made = register.look(mismatch.to);
+    const can = availability(made, year);
+    return {
+      mismatch,
+      fromSpares: taken.fromSpares,
+      fromStock: taken.fromStock,
+      toBuy: taken.short,
+      each: price?.each ?? null,
+      estimated: price?.estimated ?? false,
+      cost: taken.short === 0 ? 0 : price ? price.each * taken.short : null,
+      made,
+      availability: can,
+      canBeHad: can !== 'never' || taken.short === 0,
+      planned: done,
+      share: all > 0 && counts(mismatch) ? mismatch.shows / all : 0,
+    };
+  });
+}
+
+/** Pieces that planned entries take off the model, by `zone|element`. */
+function plannedOff(workbench: Workbench): Map<string, number> {
+  const sums = new Map<string, number>();
+  for (const e of workbench.planned.entries) {
+    if (e.state !== 'planned' || e.kind === 'move') continue;
+    for (const m of e.movements) {
+      if (placeOf(m.from) !== 'model') continue;
+      const key = `${m.from.slice('model:'.length)}|${m.element}`;
+      sums.set(key, (sums.get(key) ?? 0) + m.qty);
+    }
+  }
+  return sums;
+}
+
+/** Fixes that can be chosen: not planned, not left as they are, to be had, with a known cost. */
+export const isOpen = (f: Fix): boolean =>
+  !f.mismatch.left && f.planned < f.mismatch.qty && f.canBeHad && f.cost !== null;

@@ -1,0 +1,136 @@
+import {
+  planWork,
+  type Command,
+  type Plan,
+  type PlannedWork,
+  type Source,
+  type Workbench,
+} from '../workbench';
+import {
+  added,
+  BLANK_INTENT,
+  changed,
+  EMPTY_DIFF,
+  removed,
+  type Intent,
+  type LeftMismatch,
+  type Why,
+} from '../ledger';
+import type { ElementKey } from '../parts';
+import type { ZoneId } from '../shared/ids';
+import type { Fix } from './fixes';
+import type { Mismatch } from './mismatches';
+
+/** A recolouring of some pieces: what is at hand first, and the rest bought at a price, estimated or not. */
+export interface Recolouring {
+  readonly zone: ZoneId;
+  readonly from: ElementKey;
+  readonly to: ElementKey;
+  readonly atHand: number;
+  readonly toBuy: number;
+  readonly each: number | null;
+  readonly estimated: boolean;
+  readonly why: Why;
+  readonly kind: 'recolour' | 'replacement';
+}
+
+/** Intents that carry a recolouring out. Pieces with an estimated price stand apart, since theirs is said. */
+export function recolourIntents(r: Recolouring): Intent[] {
+  const part = (qty: number, more: Partial<Intent>): Intent => ({
+    ...BLANK_INTENT,
+    kind: r.kind,
+    off: [{ element: r.from, qty }],
+    on: [{ element: r.to, qty }],
+    zone: r.zone,
+    why: r.why,
+    planned: true,
+    standsFor: r.kind === 'replacement' ? r.to : null,
+    ...more,
+  });
+  if (!r.estimated || r.toBuy === 0) return [part(r.atHand + r.toBuy, {})];
+  const bought = part(r.toBuy, { source: 'outside', price: r.each });
+  return r.atHand > 0 ? [part(r.atHand, {}), bought] : [bought];
+}
+
+const recolouringOf = (f: Fix): Recolouring => ({
+  zone: f.mismatch.zone,
+  from: f.mismatch.element,
+  to: f.mismatch.to,
+  atHand: f.fromSpares + f.fromStock,
+  toBuy: f.toBuy,
+  each: f.each,
+  estimated: f.estimated,
+  why: 'mismatch',
+  kind: f.mismatch.kind === 'placeholder' ? 'replacement' : 'recolour',
+});
+
+/** Chosen fixes as planned entries: a modification for each zone they are in. */
+export function planFixes(workbench: Workbench, fixes: readonly Fix[], source: Source): PlannedWork {
+  const zones = [...new Set(fixes.map((f) => f.mismatch.zone))];
+  const plans = zones.map((zone): Plan => ({
+    title: `Put the colours right, ${workbench.records.zone.get(zone)?.name ?? ''}`,
+    zone,
+    why: 'Colours that read as a mistake.',
+    intents: fixes.filter((f) => f.mismatch.zone === zone).flatMap((f) => recolourIntents(recolouringOf(f))),
+  }));
+  return planWork(workbench, plans, `plan ${fixes.length} colour fixes`, source);
+}
+
+/** A fix with another colour in place of the one that is not available. */
+export const planInstead = (workbench: Workbench, fix: Fix, to: ElementKey, source: Source): PlannedWork => {
+  const plan: Plan = {
+    title: `Put the colours right, ${workbench.records.zone.get(fix.mismatch.zone)?.name ?? ''}`,
+    zone: fix.mismatch.zone,
+    intents: recolourIntents({
+      ...recolouringOf(fix),
+      to,
+      atHand: 0,
+      toBuy: fix.mismatch.qty - fix.planned,
+      each: null,
+      estimated: false,
+    }),
+  };
+  return planWork(workbench, [plan], 'plan the nearest colour', source);
+};
+
+/** A fix with other shapes in the wanted colour, which fill the same room together. */
+export const planShapes = (
+  workbench: Workbench,
+  fix: Fix,
+  parts: readonly { readonly element: ElementKey; readonly qty: number }[],
+  source: Source,
+): PlannedWork => {
+  const qty = fix.mismatch.qty - fix.planned;
+  const plan: Plan = {
+    title: `Put the colours right, ${workbench.records.zone.get(fix.mismatch.zone)?.name ?? ''}`,
+    zone: fix.mismatch.zone,
+    intents: [
+      {
+        ...BLANK_INTENT,
+        kind: 'swap',
+        off: [{ element: fix.mismatch.element, qty }],
+        on: parts.map((p) => ({ element: p.element, qty: p.qty * qty })),
+        zone: fix.mismatch.zone,
+        why: 'mismatch',
+        planned: true,
+      },
+    ],
+  };
+  return planWork(workbench, [plan], 'plan other shapes', source);
+};
+
+/** Leaves a mismatch as it is, with the reason; an empty reason takes it up again. */
+export function leaveMismatch(workbench: Workbench, mismatch: Mismatch, reason: string): Command {
+  const old = workbench.records.leftMismatch.get(mismatch.id);
+  const record: LeftMismatch = {
+    id: mismatch.id,
+    build: workbench.build,
+    zone: mismatch.zone,
+    element: mismatch.element,
+    reason,
+  };
+  if (!reason)
+    return { label: 'take a mismatch up again', diff: old ? removed('leftMismatch', old) : EMPTY_DIFF };
+  const diff = old ? changed('leftMismatch', old, { reason }) : added('leftMismatch', record);
+  return { label: 'leave a mismatch as it is', diff };
+}

@@ -1,0 +1,67 @@
+import { assembly } from './assembly';
+import { build } from './build';
+import { buildSources } from './build-sources';
+import { claimRank } from './claim-rank';
+import { colourAlias } from './colour-alias';
+import { columnMemory } from './column-memory';
+import { copy } from './copy';
+import { countLine } from './count-line';
+import { customColour } from './custom-colour';
+import { entry } from './entry';
+import { exposure } from './exposure';
+import { fadingGrades } from './fading-grades';
+import { finding } from './finding';
+import { inspectionCard } from './inspection-card';
+import { keptAssembly } from './kept-assembly';
+import { leftMismatch } from './left-mismatch';
+import { madeIn } from './made-in';
+import { modification } from './modification';
+import { order } from './order';
+import { phase } from './phase';
+import { poolModel } from './pool-model';
+import { price } from './price';
+import { reading } from './reading';
+import { scheme } from './scheme';
+import { simulatedClock } from './simulated-clock';
+import { tray } from './tray';
+import { waiting } from './waiting';
+import { whatIf } from './what-if';
+import { whitening } from './whitening';
+import { zone } from './zone';
+
+/**
+ * Every kind of record that an action can change. What is referred to stands before what refers to it: rows are written in
+ * this order and removed in the reverse.
+ */
+export const RECORDS = [
+  build,
+  copy,
+  zone,
+  phase,
+  modification,
+  whatIf,
+  assembly,
+  order,
+  tray,
+  price,
+  customColour,
+  colourAlias,
+  columnMemory,
+  inspectionCard,
+  countLine,
+  finding,
+  reading,
+  exposure,
+  scheme,
+  leftMismatch,
+  whitening,
+  madeIn,
+  fadingGrades,
+  simulatedClock,
+  buildSources,
+  claimRank,
+  waiting,
+  keptAssembly,
+  poolModel,
+  entry,
+] as const;

@@ -1,0 +1,20 @@
+import type { BuildId, CopyId } from '../shared/ids';
+import { defineRecord, type RecordOf } from './define';
+import { choice, id, money, name, reference, short } from './fields';
+
+/** One physical box: on the model of a build, or being broken up for it. */
+export const copy = defineRecord({
+  type: 'copy',
+  table: 'copies',
+  fields: {
+    id: id<CopyId>(),
+    build: reference<BuildId>('build'),
+    setName: name(),
+    setCode: short(),
+    condition: choice(['new', 'second-hand']),
+    role: choice(['base', 'donor']),
+    price: money(),
+  },
+  inModFile: { key: 'copies', most: 500 },
+});
+export type Copy = RecordOf<typeof copy>;

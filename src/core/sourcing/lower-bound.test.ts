@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../shared/random';
+import { faultsIn, randomProblem } from '../testing/sourcing';
+import { anneal } from './anneal';
+import { cheapestEach, fewestSellers } from './by-hand';
+import { compile } from './compile';
+import { DonorTrial, donorChoices } from './donor-trial';
+import { LowerBound } from './lower-bound';
+import type { Problem } from './problem';
+import { reachableNeed } from './reachable';
+import { Search } from './search';
+import { scoreOf } from './state';
+
+const seeds = fc.integer({ min: 1, max: 9999 });
+const unlimited = (seed: number, lots: number, sellers: number): Problem => ({
+  ...randomProblem(seed, lots, sellers),
+  maxSellers: null,
+});
+
+describe('choices of boxes', () => {
+  const problem = unlimited(8, 20, 10);
+  const c = compile(problem);
+  const lowerBoundOf = (steps: number) => {
+    const floor = new LowerBound(c, reachableNeed(c));
+    for (let n = 0; n < steps; n++) floor.step(5000);
+    return floor;
+  };
+  const best = new Search(c, seededRandom(1)).best;
+
+  it('keep to the copies there are, stand once each, and no box at all is among them', () => {
+    const choices = donorChoices(c, lowerBoundOf(40), best);
+    expect(choices.length).toBeGreaterThan(0);
+    expect(choices.length).toBeLessThanOrEqual(8);
+    for (const copies of choices) copies.forEach((n, d) => expect(n >= 0 && n <= c.donorMax[d]!).toBe(true));
+    expect(new Set(choices.map((x) => x.join())).size).toBe(choices.length);
+    expect(donorChoices(compile({ ...problem, donors: [] }), lowerBoundOf(1), best)).toEqual([
+      new Int32Array(0),
+    ]);
+  });
+
+  it('are tried one after another; the winner is at least as good as any that was begun', () => {
+    const choices = [Int32Array.of(0, 0), Int32Array.of(1, 0), Int32Array.of(0, 1)];
+    const begun: { copies: Int32Array; search: Search }[] = [];
+    const trial = new DonorTrial(choices, (copies) => {
+      const search = new Search(c, seededRandom(begun.length), [], copies);
+      begun.push({ copies, search });
+      return search;
+    });
+    let last: Search | undefined;
+    for (let n = 0; n < 400; n++) last = trial.work(n / 400);
+    expect(begun.map((b) => b.copies)).toEqual(choices);
+    for (const { search, copies } of begun) {
+      expect([...search.best.copies]).toEqual([...copies]);
+      expect(scoreOf(last!.best)).toBeLessThanOrEqual(scoreOf(search.best) + 1e-6);
+    }
+    expect(faultsIn(c, problem, last!.best)).toEqual([]);
+  });
+
+  it('a trial that is begun late still has something to work on', () => {
+    const trial = new DonorTrial(
+      [Int32Array.of(0, 0)],
+      (copies) => new Search(c, seededRandom(2), [], copies),
+    );
+    expect(trial.work(0.99).best.cost).toBeGreaterThan(0);
+  });
+});
+
+describe('a floor', () => {
+  it('is never above a plan, however it is stepped', () =>
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const problem = unlimited(seed, 10, 6);
+        const c = compile(problem);
+        const need = reachableNeed(c);
+        if (need.some((n, l) => n < c.need[l]!)) return;
+        const search = new Search(c, seededRandom(seed), [cheapestEach(c), fewestSellers(c)]);
+        for (let i = 0; i < 120; i++) anneal(search, i / 120);
+        if (search.best.unmet > 0) return;
+        const floor = new LowerBound(c, need);
+        const random = seededRandom(seed);
+        // A target that is wrong makes poor steps, and still no floor that lies.
+        for (let n = 0; n < 60; n++) floor.step(search.best.cost * (0.5 + random()));
+        expect(floor.best).toBeLessThanOrEqual(search.best.cost + 1e-6);
+      }),
+      { numRuns: 60 },
+    ));
+
+  it('prices no copies at nothing, and more copies of a box never at less than their worth', () => {
+    const c = compile(unlimited(8, 20, 10));
+    const floor = new LowerBound(c, reachableNeed(c));
+    for (let n = 0; n < 50; n++) floor.step(4000);
+    for (let d = 0; d < c.donorPrice.length; d++) {
+      const costs = floor.donorCosts(d);
+      expect(costs).toHaveLength(c.donorMax[d]! + 1);
+      expect(costs[0]).toBe(0);
+      // A second copy gives what the first left over: it is worth no more.
+      for (let n = 2; n < costs.length; n++)
+        expect(costs[n]! - costs[n - 1]!).toBeGreaterThanOrEqual(costs[n - 1]! - costs[n - 2]! - 1e-6);
+    }
+  });
+
+  it('is close where a seller has everything: what he asks is the floor', () => {
+    const one: Problem = {
+      schema: 'makeup/1',
+      name: 'one',
+      elements: [{ id: 'a', part: 'p', colour: 'c', grams: 1 }],
+      lots: [{ id: 'l', qty: 20, accept: ['a'] }],
+      sellers: [
+        {
+          id: 's',
+          minOrder: 0,
+          postage: [{ maxGrams: 1000, pence: 200 }],
+          offers: [{ element: 'a', price: 10, stock: 20, minQty: 1, multiple: 1 }],
+        },
+      ],
+      donors: [],
+      maxSellers: null,
+    };
+    const c = compile(one);
+    const floor = new LowerBound(c, reachableNeed(c));
+    for (let n = 0; n < 200; n++) floor.step(400);
+    expect(floor.best).toBeGreaterThan(396);
+    expect(floor.best).toBeLessThanOrEqual(400 + 1e-6);
+  });
+});

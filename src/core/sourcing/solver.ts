@@ -1,0 +1,154 @@
+import { seededRandom, type Random } from '../shared/random';
+import { cheapestEach, fewestSellers } from './by-hand';
+import { compile, type Compiled } from './compile';
+import { LowerBound } from './lower-bound';
+import { planOf } from './plan';
+import type { BuyingPlan, Problem } from './problem';
+import { reachableNeed } from './reachable';
+import { Search } from './search';
+import { State, type Saved } from './state';
+import { donorChoices, DonorTrial } from './donor-trial';
+import { anneal } from './anneal';
+
+/** How the search is to be run. */
+export interface SolverOptions {
+  readonly seed: number;
+  /** True = choices of donor boxes are tried one after another before the rest of the time goes to the best. */
+  readonly trialDonors: boolean;
+  /** Steps of the floor over the whole time. */
+  readonly boundSteps: number;
+}
+
+/**
+ * Solves a buying plan problem piece by piece: `work(fraction)` does a little, `fraction` saying how much of the time or of
+ * the iterations is over. There is always a plan, it only gets better, and the same seed and fractions give the same one.
+ */
+export class Solver {
+  readonly byHand: BuyingPlan['byHand'];
+  private readonly random: Random;
+  private readonly reachable: Int32Array;
+  private madeBounds: LowerBound | null = null;
+  private search: Search;
+  private trial: DonorTrial | null = null;
+  private boundSteps = 0;
+  /** Pieces that nobody has: a plan that leaves no more unmet is one that a floor speaks of. */
+  private readonly unreachable: number;
+  /** Proven elsewhere, by branch and bound. */
+  private provenBound = 0;
+
+  constructor(
+    readonly c: Compiled,
+    private readonly options: SolverOptions,
+  ) {
+    const reachable = reachableNeed(this.c);
+    this.reachable = reachable;
+    this.unreachable = this.c.need.reduce((n, q, lot) => n + q - reachable[lot]!, 0);
+    this.random = seededRandom(options.seed);
+    const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
+    this.byHand = { cheapestEach: Math.round(each.cost), fewestSellers: Math.round(fewest.cost) };
+    this.search = new Search(this.c, this.random, [each, fewest]);
+  }
+
+  private get lowerBounds(): LowerBound {
+    return (this.madeBounds ??= new LowerBound(this.c, this.reachable));
+  }
+
+  get best(): Saved {
+    return this.search.best;
+  }
+
+  /**
+   * Proven, in whole pence: no plan with this unmet costs less. The floor is of plans that have all that anybody has;
+   * where weights or the number of parcels forbid that, nothing is proven of the plan there is.
+   */
+  get floor(): number {
+    if (this.best.unmet > this.unreachable) return 0;
+    const relaxed = this.madeBounds ? Math.ceil(this.madeBounds.best - 1e-6) : 0;
+    const proven = Math.max(0, relaxed, this.provenBound);
+    return Math.min(Math.round(this.best.cost), proven);
+  }
+
+  /** True when only that is unmet which nobody has. */
+  get leavesLeast(): boolean {
+    return this.best.unmet <= this.unreachable;
+  }
+
+  get isProven(): boolean {
+    return this.floor >= Math.round(this.best.cost) && this.best.unmet === 0;
+  }
+
+  /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
+  promising(count: number): number[] {
+    const used = new Set<number>();
+    this.best.from.forEach((rows) =>
+      rows.forEach(([source]) => source >= 0 && used.add(this.c.offerSeller[source]!)),
+    );
+    const others = Array.from({ length: this.c.sellers }, (_, s) => s)
+      .filter((s) => !used.has(s))
+      .sort((a, b) => this.lowerBounds.reduced[a]! - this.lowerBounds.reduced[b]!);
+    return [...used, ...others.slice(0, Math.max(0, count - used.size))];
+  }
+
+  /** Takes in a plan found elsewhere. */
+  adopt(saved: Saved): boolean {
+    return this.search.adopt(saved);
+  }
+
+  /** Takes in a plan whose cost is not told: it is calculated here. */
+  adoptExactly(saved: Saved): boolean {
+    const state = new State(this.c);
+    state.load(saved);
+    if (state.parcels > this.c.maxSellers) return false;
+    return this.search.adopt(state.save());
+  }
+
+  /** Takes in a floor proven elsewhere. */
+  proven(floor: number): void {
+    if (Number.isFinite(floor)) this.provenBound = Math.max(this.provenBound, Math.ceil(floor - 1e-6));
+  }
+
+  /** One step of the floor alone; gives the floor. */
+  boundStep(): number {
+    this.lowerBounds.step(this.best.cost);
+    return this.floor;
+  }
+
+  /** Does a little: a step of the floor while there are any to do, and some of the search. */
+  work(fraction: number): void {
+    // Twice as fast as the time at first: its prices steer the search.
+    if (this.boundSteps < this.options.boundSteps * Math.min(1, 0.1 + 1.8 * fraction)) {
+      this.lowerBounds.step(this.best.cost);
+      this.boundSteps++;
+      if (this.boundSteps % 10 === 0) this.search.steer(this.lowerBounds.reduced);
+    }
+    if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
+      return this.tryDonors(fraction);
+    anneal(this.search, fraction);
+  }
+
+  private tryDonors(fraction: number): void {
+    this.trial ??= new DonorTrial(donorChoices(this.c, this.lowerBounds, this.best), (copies) => {
+      const rival = new Search(this.c, this.random, [], copies);
+      rival.steer(this.lowerBounds.reduced);
+      return rival;
+    });
+    const rival = this.trial.work(fraction);
+    this.search.adopt(rival.best);
+  }
+
+  /** The best plan so far, in the shape of the file. `problem` is what was compiled. */
+  plan(problem: Problem, status: BuyingPlan['status']): BuyingPlan {
+    return planOf(this.c, problem, this.best, { status, floor: this.floor, byHand: this.byHand });
+  }
+}
+
+/** Solves with a budget of iterations instead of seconds: the same seed and number give the same plan everywhere. */
+export function solveBySteps(problem: Problem, seed: number, iterations: number): BuyingPlan {
+  const solver = new Solver(compile(problem), {
+    seed,
+    trialDonors: false,
+    boundSteps: Math.min(600, Math.ceil(iterations / 10)),
+  });
+  for (let i = 0; i < iterations && !solver.isProven; i++) solver.work(i / iterations);
+  return solver.plan(problem, solver.isProven ? 'optimal' : 'bestSoFar');
+}

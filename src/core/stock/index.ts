@@ -1,0 +1,13 @@
+export { readTypedLot } from './typed-lot';
+export type { TypedLot, TypedLotProblem } from './typed-lot';
+export { addStock, giveBack, mergeTrays, moveStock, openLoans, takeFrom } from './stock';
+export type { StockLot } from './stock';
+export { claimsIn, claimsOf, contested, orderOfBuilds, rankBuilds, shareOut } from './claims';
+export type { Claim, Contest, Share } from './claims';
+export { proposeTrays, putAway } from './put-away';
+export type { PutAwayChoice, TrayProposal } from './put-away';
+export { breakUpBuild, breakUpBox, donorReport } from './break-up';
+export type { DonorReport } from './break-up';
+export { StockIndex } from './stock-index';
+export type { StockHit } from './stock-index';
+export { keepWhole } from './keep-whole';

@@ -1,0 +1,365 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  freeAt,
+  applyDiff,
+  Balances,
+  entryFault,
+  goneAccount,
+  grade,
+  invertDiff,
+  sparesAccount,
+  stockAccount,
+  type AccountKey,
+  type Diff,
+  type Entry,
+  type Movement,
+  type Tray,
+} from '../ledger';
+import { needOf } from '../supply';
+import { did, makeWorkbench, TEST_BUILD, TEST_TRAY, testSource, used, zoneId } from '../testing/workbench';
+import { el, ELEMENTS } from '../testing/world';
+import { asId, type BuildId, type TrayId } from '../shared/ids';
+import {
+  breakUpBox,
+  breakUpBuild,
+  claimsIn,
+  claimsOf,
+  contested,
+  addStock,
+  donorReport,
+  giveBack,
+  keepWhole,
+  mergeTrays,
+  moveStock,
+  openLoans,
+  orderOfBuilds,
+  proposeTrays,
+  putAway,
+  shareOut,
+  StockIndex,
+  takeFrom,
+  type StockLot,
+} from './index';
+
+const tray = (id: string, position = 1): Tray => ({ id: asId<TrayId>(id), name: id, place: '', position });
+const at = (id: string): AccountKey => stockAccount(asId<TrayId>(id));
+const lot = (account: AccountKey, part: string, colour: string, qty: number, g = used): StockLot => ({
+  account,
+  element: el(part, colour),
+  grade: g,
+  qty,
+});
+const entriesOf = (diff: Diff): Entry[] => diff.added.flatMap((r) => (r.type === 'entry' ? [r.record] : []));
+
+/** What lies where after some entries, from what lay there before. */
+function after(rows: readonly StockLot[], entries: readonly Entry[]): Balances {
+  const balances = new Balances();
+  for (const r of rows) balances.put(r.account, r.element, r.grade, r.qty);
+  for (const e of entries) for (const m of e.movements) balances.add(m);
+  return balances;
+}
+
+const planTaking = (from: AccountKey, part: string, colour: string, qty: number, id = 'p'): Entry => {
+  const workbench = makeWorkbench({ zones: { Porch: ['1 brick 1x2 ash'] } });
+  const [unpack] = workbench.entries;
+  const movement: Movement = {
+    element: el(part, colour),
+    grade: used,
+    qty,
+    from,
+    to: `model:${zoneId('Porch')}` as AccountKey,
+    worth: null,
+  };
+  return { ...unpack!, id: asId(id), kind: 'add', state: 'planned', movements: [movement] };
+};
+
+describe('moving and merging', () => {
+  it('moves lots in one lawful entry, and plans that take them follow', () => {
+    const rows = [lot(at('a'), 'brick 1x2', 'ash', 10), lot(at('a'), 'tile 2x2', 'bark', 3)];
+    const plan = planTaking(at('a'), 'brick 1x2', 'ash', 12);
+    const { diff } = moveStock([{ ...rows[0]!, qty: 10 }], tray('b'), [plan], testSource());
+    const [entry] = entriesOf(diff);
+    expect(entryFault(entry!)).toBeUndefined();
+    expect(after(rows, [entry!]).at(at('b'), el('brick 1x2', 'ash'))).toBe(10);
+    // Ten of the twelve lay there: the plan takes those from their new tray, and still lacks two at the old one.
+    const next = diff.changed[0]!.to as Entry;
+    expect(next.movements.map((m) => [m.from, m.qty])).toEqual([
+      [at('b'), 10],
+      [at('a'), 2],
+    ]);
+  });
+
+  it('empties a tray into another and does away with it; undo puts it back', () => {
+    const rows = [lot(at('a'), 'brick 1x2', 'ash', 10), lot(at('b'), 'brick 1x2', 'ash', 4)];
+    const { diff } = mergeTrays(tray('a'), tray('b'), rows, [], testSource());
+    const balances = after(rows, entriesOf(diff));
+    expect([balances.total(at('a')), balances.total(at('b'))]).toEqual([0, 14]);
+    expect(diff.removed).toEqual([{ type: 'tray', record: tray('a') }]);
+    expect(invertDiff(diff).added).toContainEqual({ type: 'tray', record: tray('a') });
+  });
+
+  it('says nothing to do where nothing moves', () => {
+    const { diff } = moveStock([lot(at('a'), 'brick 1x2', 'ash', 2)], tray('a'), [], testSource());
+    expect(entriesOf(diff)).toEqual([]);
+  });
+});
+
+describe('counting in, lending, selling, binning', () => {
+  const rows = [lot(at('a'), 'brick 1x2', 'ash', 10)];
+
+  it('counts pieces in at what they cost', () => {
+    const { diff } = addStock(
+      { element: el('tile 2x2', 'bark'), grade: grade('new'), qty: 6, worth: 12 },
+      asId<TrayId>('a'),
+      testSource(),
+    );
+    const [entry] = entriesOf(diff);
+    expect(entryFault(entry!)).toBeUndefined();
+    expect(after([], [entry!]).at(at('a'), el('tile 2x2', 'bark'), grade('new'))).toBe(6);
+  });
+
+  it.each(['lent', 'sold', 'binned'] as const)('takes pieces out as %s, lawfully', (how) => {
+    const { diff } = takeFrom([{ ...rows[0]!, qty: 4 }], how, 'Wren', 7, testSource());
+    const [entry] = entriesOf(diff);
+    expect(entryFault(entry!)).toBeUndefined();
+    expect(entry!.movements[0]!.worth).toBe(how === 'sold' ? 7 : null);
+    expect(after(rows, [entry!]).at(goneAccount(how), el('brick 1x2', 'ash'))).toBe(4);
+  });
+
+  it('tells what is still out, loan by loan', () => {
+    const [loan] = entriesOf(takeFrom([{ ...rows[0]!, qty: 4 }], 'lent', 'Wren', null, testSource()).diff);
+    const [back] = entriesOf(giveBack(loan!, 3, tray('b'), testSource('x')).diff);
+    const out = (entries: Entry[]) => openLoans(entries).map((l) => [l.id, l.movements[0]!.qty]);
+    expect(out([loan!])).toEqual([[loan!.id, 4]]);
+    expect(out([loan!, back!])).toEqual([[loan!.id, 1]]);
+    const [rest] = entriesOf(giveBack(openLoans([loan!, back!])[0]!, 1, tray('b'), testSource('y')).diff);
+    expect(out([loan!, back!, rest!])).toEqual([]);
+  });
+
+  it('has back what was lent, in part too, and nothing that was binned', () => {
+    const [loan] = entriesOf(takeFrom([{ ...rows[0]!, qty: 4 }], 'lent', 'Wren', null, testSource()).diff);
+    const [back] = entriesOf(giveBack(loan!, 3, tray('b'), testSource('x')).diff);
+    expect(entryFault(back!)).toBeUndefined();
+    const balances = after(rows, [loan!, back!]);
+    expect([balances.total(at('a')), balances.total(at('b')), balances.total(goneAccount('lent'))]).toEqual([
+      6, 3, 1,
+    ]);
+    const fromBin = {
+      ...back!,
+      movements: back!.movements.map((m) => ({ ...m, from: goneAccount('binned') })),
+    };
+    expect(entryFault(fromBin)).toMatchObject({ fault: 'route' });
+  });
+});
+
+describe('who gets the last four', () => {
+  const [a, b] = [asId<BuildId>('a'), asId<BuildId>('b')];
+  const claim = (build: BuildId, qty: number) => ({ build, ...lot(at('t'), 'brick 1x2', 'ash', qty) });
+
+  it('the build that comes first, and the next what is left', () => {
+    const [contest] = contested(
+      shareOut([lot(at('t'), 'brick 1x2', 'ash', 4)], [claim(b, 3), claim(a, 3)], [a, b]),
+    );
+    expect(contest).toMatchObject({
+      there: 4,
+      wanted: 6,
+      shares: [
+        { build: a, gets: 3 },
+        { build: b, gets: 1 },
+      ],
+    });
+  });
+
+  it('gives out no more than there is, and no less than is wanted where it suffices', () =>
+    fc.assert(
+      fc.property(fc.array(fc.nat(9), { minLength: 1, maxLength: 6 }), fc.nat(30), (wants, there) => {
+        const claims = wants.map((n, i) => claim(asId<BuildId>(`b${i}`), n + 1));
+        const order = claims.map((c) => c.build);
+        const [c] = shareOut([lot(at('t'), 'brick 1x2', 'ash', there)], claims, order);
+        const given = c!.shares.reduce((s, x) => s + x.gets, 0);
+        expect(given).toBe(Math.min(there, c!.wanted));
+        // Nobody gets anything while one before him lacks some.
+        c!.shares.forEach((s, i) => {
+          if (s.gets < s.wants) expect(c!.shares.slice(i + 1).every((x) => x.gets === 0)).toBe(true);
+        });
+      }),
+    ));
+
+  it('orders builds by rank, then age, and leaves archived ones out', () => {
+    const build = (id: string, createdAt: string, archived = false) => ({
+      id: asId<BuildId>(id),
+      name: id,
+      note: '',
+      createdAt,
+      archived,
+    });
+    const builds = [build('new', '2026-03'), build('old', '2026-01'), build('kept', '2026-02', true)];
+    const ids = (rank: Record<string, number>) => orderOfBuilds(builds, (id) => rank[id]).map((x) => x.id);
+    expect(ids({})).toEqual(['old', 'new']);
+    expect(ids({ new: 3 })).toEqual(['new', 'old']);
+    expect(ids({ new: 1, old: 0 })).toEqual(['old', 'new']);
+  });
+
+  it('claims come from plans, not from what-ifs, and only those of builds before count', () => {
+    const plan = { ...planTaking(at('t'), 'brick 1x2', 'ash', 3), build: a };
+    const dream = { ...plan, id: asId('w'), whatIf: asId('x') } as Entry;
+    const claims = claimsOf([plan, dream]);
+    expect(claims).toMatchObject([{ build: a, qty: 3 }]);
+    expect(claimsIn(claims, [a, b], b)).toHaveLength(1);
+    expect(claimsIn(claims, [b, a], b)).toEqual([]);
+  });
+});
+
+describe('putting away', () => {
+  const trays = [tray('bricks', 1), tray('tiles', 2), tray('empty', 3)];
+  const rows = [
+    lot(at('bricks'), 'brick 1x2', 'ash', 40),
+    lot(at('bricks'), 'brick 1x4', 'ash', 9),
+    lot(at('tiles'), 'tile 2x2', 'bark', 5),
+  ];
+  const spare = sparesAccount(TEST_BUILD);
+
+  it.each([
+    ['brick 1x2', 'ash', 'bricks', 'the same lies there'],
+    ['tile 2x2', 'chalk', 'tiles', 'the same part'],
+    ['brick 2x4', 'slate', 'bricks', 'parts like it'],
+    ['window 1x2x2', 'bark', 'tiles', 'the same colour'],
+    ['window 1x2x2', 'kelp', 'empty', 'room'],
+  ])('%s %s goes to %s: %s', (part, colour, where, why) => {
+    expect(proposeTrays([lot(spare, part, colour, 1)], trays, rows)).toMatchObject([{ tray: where, why }]);
+  });
+
+  it('takes the spares to their trays in one lawful step, and loses no piece', () => {
+    const workbench = makeWorkbench({ zones: { Porch: ['1 brick 1x2 ash'] } });
+    const choices = [
+      { lot: lot(spare, 'brick 1x2', 'ash', 3), tray: TEST_TRAY },
+      { lot: lot(spare, 'tile 2x2', 'bark', 2), tray: asId<TrayId>('fresh') },
+    ];
+    const { diff } = putAway(workbench, choices, [tray('fresh')], testSource());
+    const [entry] = entriesOf(diff);
+    expect(entryFault(entry!)).toBeUndefined();
+    const balances = after(
+      choices.map((c) => c.lot),
+      [entry!],
+    );
+    expect([balances.total(spare), balances.total(at('fresh'))]).toEqual([0, 2]);
+    expect(diff.added.some((r) => r.type === 'tray')).toBe(true);
+  });
+});
+
+describe('breaking up', () => {
+  it('takes a build off its zones, as a modification whose tally says so', () => {
+    const workbench = makeWorkbench({
+      zones: { Porch: ['4 brick 1x2 ash', '2 tile 2x2 bark'], Roof: ['6 slope 45 2x1 slate'] },
+      prices: ['brick 1x2 ash 9'],
+    });
+    did(workbench, breakUpBuild(workbench, [zoneId('Porch')], TEST_TRAY, testSource()));
+    expect(workbench.built.figures({ of: 'build' }).out).toBe(6);
+    expect(workbench.built.balances.at(stockAccount(TEST_TRAY), el('brick 1x2', 'ash'))).toBe(4);
+    expect(workbench.modifications.map((m) => m.title)).toEqual(['Broken up for parts']);
+    expect(workbench.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+  });
+
+  it('tells what a box gives and what it costs a piece, of all and of the useful ones', () => {
+    const workbench = makeWorkbench({ zones: { Porch: [] } });
+    const copy = {
+      ...[...workbench.records.copy.values()][0]!,
+      id: asId('box'),
+      role: 'donor',
+      price: 600,
+    } as never;
+    const [first] = workbench.entries;
+    const unpack: Entry = {
+      ...first!,
+      id: asId('u'),
+      movements: [
+        {
+          element: el('brick 1x2', 'ash'),
+          grade: used,
+          qty: 20,
+          from: 'shipped:box' as never,
+          to: 'donor:box' as never,
+          worth: null,
+        },
+        {
+          element: el('tile 2x2', 'bark'),
+          grade: used,
+          qty: 10,
+          from: 'shipped:box' as never,
+          to: 'donor:box' as never,
+          worth: null,
+        },
+      ],
+    };
+    workbench.apply({
+      added: [
+        { type: 'copy', record: copy },
+        { type: 'entry', record: unpack },
+      ],
+      changed: [],
+      removed: [],
+    });
+    const [report] = donorReport(workbench, new Map([[el('brick 1x2', 'ash'), 12]]));
+    expect(report).toMatchObject({ pieces: 30, useful: 12, eachOfAll: 20, eachOfUseful: 50 });
+    did(workbench, breakUpBox(workbench, [{ ...report!.lots[0]!, qty: 12 }], testSource()));
+    expect(donorReport(workbench, new Map())[0]).toMatchObject({ pieces: 18, opened: 30, eachOfAll: 20 });
+  });
+});
+
+describe('kept whole', () => {
+  it('is not free for anything else until it is broken up', () => {
+    const workbench = makeWorkbench({ zones: { Porch: [] }, stock: ['6 tile 2x2 bark'] });
+    const account = stockAccount(TEST_TRAY);
+    did(
+      workbench,
+      keepWhole('Lamp table', account, [{ element: el('tile 2x2', 'bark'), qty: 4 }], testSource()),
+    );
+    expect(freeAt(workbench.built.balances, account, el('tile 2x2', 'bark'), workbench.kept)).toBe(2);
+    const plan = planTaking(account, 'tile 2x2', 'bark', 5);
+    workbench.apply({ added: [{ type: 'entry', record: plan }], changed: [], removed: [] });
+    expect(needOf(workbench)).toMatchObject({ fromStock: 2, missing: 3 });
+    const [record] = [...workbench.records.keptAssembly.values()];
+    workbench.apply({ added: [], changed: [], removed: [{ type: 'keptAssembly', record: record! }] });
+    expect(needOf(workbench)).toMatchObject({ fromStock: 5, missing: 0 });
+  });
+});
+
+describe('finding things', () => {
+  it('finds at each keystroke what a search from nothing finds, in a tray and in all', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom('plate 2 x 3 cha', 'ti ba', 'slope 45', 'zzz', ''),
+        fc.boolean(),
+        (text, one) => {
+          const rows = ELEMENTS.map((element, i) => ({
+            account: at(`t${i % 3}`),
+            element,
+            grade: used,
+            qty: i + 1,
+          }));
+          const index = new StockIndex(rows);
+          const where = one ? 't1' : null;
+          for (let n = 0; n <= text.length; n++) {
+            const typed = text.slice(0, n);
+            const names = index.search(typed, where).map((h) => h.name);
+            expect(names).toEqual(new StockIndex(rows).search(typed, where).map((h) => h.name));
+          }
+        },
+      ),
+    ));
+});
+
+it('undo of a move restores the plans that followed', () => {
+  const workbench = makeWorkbench({ zones: { Porch: [] }, stock: ['6 tile 2x2 bark'] });
+  const plan = planTaking(stockAccount(TEST_TRAY), 'tile 2x2', 'bark', 5);
+  workbench.apply({ added: [{ type: 'entry', record: plan }], changed: [], removed: [] });
+  const { diff } = moveStock(
+    [lot(stockAccount(TEST_TRAY), 'tile 2x2', 'bark', 6)],
+    tray('b'),
+    [plan],
+    testSource(),
+  );
+  const moved = applyDiff(workbench.records, diff);
+  expect(applyDiff(moved, invertDiff(diff)).entry.get('p')).toEqual(plan);
+});

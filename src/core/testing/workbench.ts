@@ -1,0 +1,174 @@
+import { planWork, Workbench, type Command, type Source } from '../workbench';
+import {
+  BLANK_ENTRY,
+  BLANK_INTENT,
+  grade,
+  modelAccount,
+  OUTSIDE,
+  shippedAccount,
+  stockAccount,
+  type Condition,
+  type Entry,
+  type Grade,
+  type Intent,
+  type Movement,
+  type TypedRecord,
+} from '../ledger';
+import {
+  asId,
+  countingIds,
+  type BuildId,
+  type CopyId,
+  type EntryId,
+  type TrayId,
+  type ZoneId,
+} from '../shared/ids';
+import { el } from './world';
+
+/** "18 brick 1x2 slate", or with a grade: "9 brick 1x1 chalk yellowed". */
+type LotText = string;
+
+interface WorkbenchText {
+  readonly zones: Readonly<Record<string, readonly LotText[]>>;
+  readonly stock?: readonly LotText[];
+  /** "brick 1x2 ash 9" in pence, new; used is two thirds. */
+  readonly prices?: readonly string[];
+  /** The build's id, where a test has several. */
+  readonly build?: BuildId;
+}
+
+export const TEST_BUILD = asId<BuildId>('build');
+const COPY = asId<CopyId>('copy');
+export const TEST_TRAY = asId<TrayId>('tray');
+export const zoneId = (name: string): ZoneId => asId<ZoneId>(`zone ${name}`);
+
+const lotOf = (text: LotText) => {
+  const found = /^(\d+) (.+?) ([a-z-]+)(?: (new|used|faded|yellowed|bare|cracked)(:\w+)?)?$/.exec(text);
+  if (!found) throw new Error(`not a lot: ${text}`);
+  const [, qty, part = '', colour = '', condition = 'used', batch = ''] = found;
+  return {
+    element: el(part, colour),
+    qty: Number(qty),
+    grade: grade(condition as Condition, batch.slice(1)),
+  };
+};
+
+/** A bench with one copy unpacked into zones, a tray of own parts and a price book, without a database. */
+export function makeWorkbench({
+  zones,
+  stock = [],
+  prices = [],
+  build = TEST_BUILD,
+}: WorkbenchText): Workbench {
+  const root = { id: zoneId('root'), build, parent: null, name: 'Whole model', position: 0 };
+  const named = Object.keys(zones).map((name, i) => ({
+    id: zoneId(name),
+    build,
+    parent: root.id,
+    name,
+    position: i + 1,
+  }));
+  const unpacked = Object.entries(zones).flatMap(([name, lots]) =>
+    lots.map(lotOf).map((l): Movement => ({
+      ...l,
+      from: shippedAccount(COPY),
+      to: modelAccount(zoneId(name)),
+      worth: null,
+    })),
+  );
+  const stocked = stock.map(lotOf).map((l): Movement => ({
+    ...l,
+    from: OUTSIDE,
+    to: stockAccount(TEST_TRAY),
+    worth: null,
+  }));
+  const logged = (id: string, kind: Entry['kind'], movements: Movement[]): TypedRecord => ({
+    type: 'entry',
+    record: {
+      ...BLANK_ENTRY,
+      id: asId<EntryId>(id),
+      build: kind === 'add-stock' ? null : build,
+      kind,
+      loggedAt: '2026-01-01T00:00:00Z',
+      movements,
+    },
+  });
+  const records: TypedRecord[] = [
+    {
+      type: 'build',
+      record: { id: build, name: 'Test', note: '', createdAt: '2026-01-01', archived: false },
+    },
+    {
+      type: 'copy',
+      record: {
+        id: COPY,
+        build,
+        setName: 'Test',
+        setCode: 'T',
+        condition: 'second-hand',
+        role: 'base',
+        price: 1000,
+      },
+    },
+    ...[root, ...named].map((record) => ({ type: 'zone' as const, record })),
+    { type: 'tray', record: { id: TEST_TRAY, name: 'A1', place: '', position: 1 } },
+    ...prices.map((text): TypedRecord => {
+      const [, part = '', colour = '', pence = ''] = /^(.+) ([a-z-]+) (\d+)$/.exec(text) ?? [];
+      const element = el(part, colour);
+      const newPrice = Number(pence);
+      return {
+        type: 'price',
+        record: { id: element, element, newPrice, usedPrice: Math.round((newPrice * 2) / 3) },
+      };
+    }),
+    logged('unpack', 'unpack', unpacked),
+  ];
+  const surroundings = stocked.map(({ element, grade: g, qty, to }) => ({
+    account: to,
+    element,
+    grade: g,
+    qty,
+  }));
+  return new Workbench({
+    workspace: 'test',
+    complete: true,
+    revision: 0,
+    build,
+    records,
+    surroundings,
+    plannedElsewhere: [],
+    undoRedo: { undo: null, redo: null },
+  });
+}
+
+/** Ids and a clock for commands in tests. */
+export const testSource = (prefix = 'n'): Source => ({
+  newId: countingIds(prefix),
+  now: '2026-11-24T10:00:00Z',
+});
+
+/** Does a command, and gives the bench back. */
+export function did(workbench: Workbench, command: Command): Workbench {
+  workbench.apply(command.diff);
+  return workbench;
+}
+
+/** Plans intents in a modification called Wall, in the zone of that name. */
+export const planned = (workbench: Workbench, source: Source, ...intents: Partial<Intent>[]): Workbench =>
+  did(
+    workbench,
+    planWork(
+      workbench,
+      [
+        {
+          title: 'Wall',
+          zone: zoneId('Wall'),
+          intents: intents.map((i) => ({ ...BLANK_INTENT, planned: true, ...i })),
+        },
+      ],
+      'plan',
+      source,
+    ),
+  );
+
+export const used: Grade = grade('used');

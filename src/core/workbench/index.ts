@@ -1,0 +1,14 @@
+export { recordSetOf, recordsOf } from './snapshot';
+export type { Surroundings, BuildSnapshot, Knowledge, UndoRedo } from './snapshot';
+export { paletteOf, Workbench } from './workbench';
+export { readLine } from './read-line';
+export type { Effect, LineReading, ReadClause } from './read-line';
+export type { Command, Source } from './command';
+export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
+export { markDone, markPlanned } from './placing-commands';
+export { placeOrder, toBuy } from './order-commands';
+export { addModification, addZone, deleteModification, moveModification } from './modification-commands';
+export { adoptWhatIf, dropWhatIf } from './what-if-commands';
+export { transferOf } from './transfer';
+export { planWork } from './plan-command';
+export type { Plan, PlannedWork } from './plan-command';

@@ -1,0 +1,247 @@
+import { describe, expect, it } from 'vitest';
+import {
+  added,
+  changed,
+  EMPTY_DIFF,
+  joinDiffs,
+  placeOf,
+  stepsOf,
+  type Entry,
+  type RecordSet,
+} from '../ledger';
+import { asId, countingIds, type BuildId, type WhatIfId } from '../shared/ids';
+import { BUILD, COPIES, el, MODIFICATIONS, ORDERS, PRICES, randomLog, TRAYS, ZONES } from '../testing/world';
+import {
+  adoptWhatIf,
+  deleteModification,
+  dropWhatIf,
+  editEntry,
+  logLine,
+  markDone,
+  moveEntries,
+  moveModification,
+  placeOrder,
+  readLine,
+  recordsOf,
+  recordSetOf,
+  toBuy,
+  Workbench,
+  type BuildSnapshot,
+} from './index';
+import { applyDiff, emptyRecordSet } from '../ledger';
+
+function snapshotOf(entries: readonly Entry[]): BuildSnapshot {
+  const records: RecordSet = applyDiff(
+    emptyRecordSet(),
+    joinDiffs(
+      added('build', { id: BUILD as BuildId, name: 'House', note: '', createdAt: '', archived: false }),
+      added('copy', ...COPIES.values()),
+      added('zone', ...ZONES),
+      added('modification', ...MODIFICATIONS),
+      added('order', ...ORDERS.values()),
+      added('price', ...PRICES),
+      added('tray', ...TRAYS.map((id, i) => ({ id, name: id, place: '', position: i }))),
+      added('entry', ...entries),
+    ),
+  );
+  return {
+    workspace: 'test',
+    complete: true,
+    revision: 1,
+    build: BUILD,
+    records: recordsOf(records),
+    surroundings: [],
+    plannedElsewhere: [],
+    undoRedo: { undo: null, redo: null },
+  };
+}
+
+const source = () => ({ newId: countingIds('n'), now: '2026-11-24' });
+const m1 = MODIFICATIONS[0]!;
+const balances = (w: Workbench) =>
+  [w.built, w.planned].map((b) =>
+    b.balances
+      .rows()
+      .map((r) => JSON.stringify(r))
+      .sort(),
+  );
+
+describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
+  const log = randomLog(seed, 120);
+  const open = () => new Workbench(snapshotOf(log.entries));
+
+  it('sends its records as a list and gets them back', () => {
+    const w = open();
+    expect(recordsOf(recordSetOf(w.recordList()))).toEqual(w.recordList());
+  });
+
+  it('reads a line and leaves its books as they were', () => {
+    const w = open();
+    const before = balances(w);
+    for (const line of [
+      '+3 plate 2x3 chalk, -1 brick 1x2 ash',
+      '~1 arch 1x4 ash > bark plan',
+      '-2000 brick 1x2 ash',
+      'nonsense',
+      '+1 zz',
+    ])
+      readLine(w, line, { modification: m1, planned: false });
+    expect(balances(w)).toEqual(before);
+  });
+
+  it('says before Enter exactly what the books say after it', () => {
+    const w = open();
+    const line = '+3 plate 2x3 chalk; +2 tile 2x2 bark plan; +1 brick 1x2 gorse at 0.40';
+    const reading = readLine(w, line, { modification: m1, planned: false });
+    expect(reading.ready).toBe(true);
+    w.apply(logLine(w, reading, line, source()).diff);
+    expect(w.built.figures({ of: 'build' })).toEqual(reading.effect?.built.figures);
+    expect(w.planned.figures({ of: 'build' })).toEqual(reading.effect?.planned.figures);
+    expect(w.planned.figures({ of: 'modification', modification: m1.id })).toEqual(
+      reading.effect?.modification,
+    );
+  });
+
+  it('keeps its books entry by entry as if opened anew', () => {
+    const w = open();
+    const line = '+3 plate 2x3 chalk; +5 tile 2x2 bark plan';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const first = w.entries.find((e) => e.id === 'n-1')!;
+    const edit = '+7 plate 2x3 bark at 0.09';
+    w.apply(
+      editEntry(first, readLine(w, edit, { modification: m1, planned: false, without: [first] }), source())
+        .diff,
+    );
+    const done = markDone(w, [w.entries.find((e) => e.id === 'n-2')!], { newId: () => 'rest', now: '' }, 2);
+    if (!done.ok) throw new Error(JSON.stringify(done.reason));
+    w.apply(done.value.diff);
+    w.apply(deleteModification(w, w.modifications[3]!).diff);
+    const fresh = new Workbench({ ...snapshotOf([]), records: w.recordList() });
+    expect(balances(w)).toEqual(balances(fresh));
+    for (const scope of [{ of: 'build' } as const, { of: 'modification', modification: m1.id } as const])
+      expect(w.planned.figures(scope)).toEqual(fresh.planned.figures(scope));
+  });
+
+  it('places part of a plan, and the two parts make the whole', () => {
+    const w = open();
+    const line = '+46 tile 2x2 bark plan at 0.04';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const entry = w.entries.find((e) => e.id === 'n-1')!;
+    const before = w.planned.figures({ of: 'build' });
+    const done = markDone(w, [entry], { newId: () => 'rest', now: '' }, 31);
+    if (!done.ok) throw new Error(JSON.stringify(done.reason));
+    w.apply(done.value.diff);
+    expect(w.planned.figures({ of: 'build' })).toEqual(before);
+    const parts = w.entries.filter((e) => e.splitFrom === entry.id);
+    expect(parts.map((e) => [e.state, stepsOf(e)]).sort()).toEqual([
+      ['done', 31],
+      ['planned', 15],
+    ]);
+  });
+
+  it('moves entries and modifications to a place, keeping the order of the others', () => {
+    const w = open();
+    const list = () =>
+      w.entries.filter((e) => e.modification === m1.id).sort((a, b) => a.position - b.position);
+    const [first, second, third] = list();
+    if (!first || !second || !third) throw new Error('the log is too short');
+    w.apply(moveEntries(w, [third], m1.id, first).diff);
+    expect(
+      list()
+        .slice(0, 3)
+        .map((e) => e.id),
+    ).toEqual([third.id, first.id, second.id]);
+    w.apply(
+      moveEntries(
+        w,
+        [third, first].map((e) => w.records.entry.get(e.id)!),
+        m1.id,
+        null,
+      ).diff,
+    );
+    expect(
+      list()
+        .slice(-2)
+        .map((e) => e.id),
+    ).toEqual([third.id, first.id]);
+    w.apply(moveModification(w, w.modifications[3]!, w.modifications[0]!).diff);
+    expect(w.modifications.map((m) => m.no)).toEqual([4, 1, 2, 3]);
+  });
+
+  it('orders what is to buy without changing what the plan costs but for the postage', () => {
+    const w = open();
+    const line = '+4 tile 2x2 lagoon plan at 0.25; +3 brick 1x2 lagoon plan at 0.10';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const buying = toBuy(w.entries.filter((e) => e.id.startsWith('n-')));
+    const before = w.planned.figures({ of: 'modification', modification: m1.id });
+    w.apply(
+      placeOrder(w, buying, { seller: 'S', postage: 123, due: '' }, { newId: countingIds('o'), now: '' })
+        .diff,
+    );
+    const after = w.planned.figures({ of: 'modification', modification: m1.id });
+    expect(after.outOfPocket - before.outOfPocket).toBe(123);
+    expect(after.in).toBe(before.in);
+    expect(w.planned.balances.total('order:o-1' as never)).toBe(0);
+  });
+
+  it('keeps a what-if apart until it is adopted, and forgets a dropped one', () => {
+    const w = open();
+    const whatIf = { id: asId<WhatIfId>('w1'), build: BUILD, name: 'Red roof', note: '' };
+    w.apply(added('whatIf', whatIf));
+    const inIt = new Workbench({ ...snapshotOf([]), records: w.recordList() }, whatIf.id);
+    const line = '+9 tile 2x2 bark';
+    inIt.apply(logLine(inIt, readLine(inIt, line, { modification: m1, planned: true }), line, source()).diff);
+    const plain = () => new Workbench({ ...snapshotOf([]), records: inIt.recordList() });
+    const plan = open().planned.figures({ of: 'build' }).in;
+    expect([plain().planned.figures({ of: 'build' }).in, inIt.planned.figures({ of: 'build' }).in]).toEqual([
+      plan,
+      plan + 9,
+    ]);
+    const [adopting, dropping] = [plain(), plain()];
+    adopting.apply(adoptWhatIf(adopting, whatIf).diff);
+    dropping.apply(dropWhatIf(dropping, whatIf).diff);
+    expect(adopting.planned.figures({ of: 'build' }).in).toBe(plan + 9);
+    expect(dropping.planned.figures({ of: 'build' })).toEqual(open().planned.figures({ of: 'build' }));
+    expect(dropping.entries.length).toBe(log.entries.length);
+  });
+});
+
+describe('placing', () => {
+  it('takes what was to be bought from own parts when it is there by then', () => {
+    const log = randomLog(1, 0);
+    const w = new Workbench(snapshotOf(log.entries));
+    const line = '+4 tile 2x2 lagoon plan';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const stock = { ...w.entries.find((e) => e.kind === 'add-stock')!, id: asId<Entry['id']>('more') };
+    const lagoon = { ...stock.movements[0]!, element: el('tile 2x2', 'lagoon'), qty: 3 };
+    w.apply(added('entry', { ...stock, movements: [lagoon] }));
+    const done = markDone(w, [w.entries.find((e) => e.id === 'n-1')!], source());
+    if (!done.ok) throw new Error(JSON.stringify(done.reason));
+    w.apply(done.value.diff);
+    const placed = w.entries.find((e) => e.id === 'n-1')!;
+    expect(placed.movements.map((m) => [placeOf(m.from), m.qty])).toEqual([
+      ['stock', 3],
+      ['outside', 1],
+    ]);
+  });
+
+  it('says what is in the way, and places nothing', () => {
+    const w = new Workbench(snapshotOf(randomLog(1, 0).entries));
+    const line = '+400 tile 2x2 lagoon plan from own parts';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const before = balances(w);
+    expect(markDone(w, [w.entries.find((e) => e.id === 'n-1')!], source())).toMatchObject({
+      ok: false,
+      reason: { reason: 'not at hand' },
+    });
+    expect(balances(w)).toEqual(before);
+  });
+});
+
+it('a diff that changes what others changed cannot be applied', () => {
+  const w = new Workbench(snapshotOf([]));
+  const zone = ZONES[1]!;
+  w.apply(changed('zone', zone, { name: 'Stoop' }));
+  expect(() => w.apply(changed('zone', zone, { name: 'Step' }))).toThrow(/changed/);
+  expect(() => w.apply(EMPTY_DIFF)).not.toThrow();
+});

@@ -1,0 +1,261 @@
+import { PALETTE, makeColour, type Colour } from '../colour';
+import { Lexicon, type CallContext } from '../log-line';
+import type { TypedRecord } from '../ledger';
+import {
+  applyDiff,
+  Books,
+  keptAt,
+  openPlaceholders,
+  priceLookup,
+  type BooksContext,
+  type Diff,
+  type DraftContext,
+  type Entry,
+  type Kept,
+  type Modification,
+  type PriceOf,
+  type RecordSet,
+  type View,
+  type Zone,
+} from '../ledger';
+import type { ElementKey } from '../parts';
+import { assert } from '../shared/assert';
+import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
+import type { Claim } from '../stock/claims';
+import { listsOf, type EntryLists } from './entry-lists';
+import { reachOf, type Reach } from './reach';
+import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';
+
+const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
+
+/**
+ * One build on the bench: its records, its books as built and as planned, and the lexicon of the log line. The same
+ * object serves the screen and the server. `apply` carries a diff into it; entries cost only their own movements.
+ */
+export class Workbench {
+  readonly build: BuildId;
+  records: RecordSet;
+  built: Books;
+  planned: Books;
+  palette: readonly Colour[];
+  priceOf: PriceOf;
+  private known = new Set<ElementKey>();
+  private words: Lexicon | null = null;
+  /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
+  private lists: EntryLists | null = null;
+  private reach: Reach | null = null;
+
+  constructor(
+    private snapshot: BuildSnapshot,
+    readonly whatIf: WhatIfId | null = null,
+  ) {
+    this.build = snapshot.build;
+    this.records = recordSetOf(snapshot.records);
+    this.palette = paletteOf(this.records);
+    this.priceOf = priceLookup(this.records.price.values());
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  private get plannedView(): View {
+    return this.whatIf ? { kind: 'planned', whatIf: this.whatIf } : { kind: 'planned' };
+  }
+
+  /** Opens the books in a view, from nothing. */
+  open(view: View): Books {
+    const { surroundings: done, plannedElsewhere } = this.snapshot;
+    const surroundings = view.kind === 'planned' ? [...done, ...plannedElsewhere] : done;
+    return new Books(this.context(surroundings), this.entries, view);
+  }
+
+  private context(surroundings: BooksContext['surroundings']): BooksContext {
+    const { copy, order } = this.records;
+    return {
+      build: this.build,
+      zones: this.zones,
+      modifications: this.modifications,
+      copies: copy,
+      orders: order,
+      surroundings,
+    };
+  }
+
+  private learn(): void {
+    const note = (element: ElementKey) => this.known.add(element);
+    for (const e of this.records.entry.values()) for (const m of e.movements) note(m.element);
+    for (const r of this.snapshot.surroundings) note(r.element);
+    for (const p of this.records.price.values()) note(p.element);
+    for (const a of this.records.assembly.values()) for (const l of a.lots) note(l.element);
+    this.words = null;
+  }
+
+  /** Carries a diff into the records and the books. */
+  apply(diff: Diff): void {
+    this.records = applyDiff(this.records, diff);
+    this.lists = null;
+    this.reach = null;
+    const all = [...diff.added, ...diff.removed, ...diff.changed];
+    if (all.every((r) => r.type === 'entry')) this.carryEntries(diff);
+    else this.reopen();
+  }
+
+  private reopen(): void {
+    this.palette = paletteOf(this.records);
+    this.priceOf = priceLookup(this.records.price.values());
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  /** What it was opened with, as far as that is not in its records. */
+  get snapshotNow(): BuildSnapshot {
+    return this.snapshot;
+  }
+
+  /** True when it knows the whole workspace's prices, years and own parts, and not only those of its own elements. */
+  get isComplete(): boolean {
+    return this.snapshot.complete;
+  }
+
+  /** Takes in what the whole workspace knows and has, beside what it was opened with. */
+  takeKnowledge({ prices, madeIn }: Knowledge, surroundings: Surroundings): void {
+    this.records = {
+      ...this.records,
+      price: new Map(prices.map((p) => [p.id, p])),
+      madeIn: new Map(madeIn.map((m) => [m.id, m])),
+    };
+    this.snapshot = { ...this.snapshot, complete: true };
+    this.priceOf = priceLookup(this.records.price.values());
+    this.takeSurroundings(surroundings);
+  }
+
+  /** Takes what other builds and own parts leave it now. */
+  takeSurroundings(now: Surroundings): void {
+    this.snapshot = { ...this.snapshot, ...now };
+    this.reach = null;
+    this.built = this.open({ kind: 'built' });
+    this.planned = this.open(this.plannedView);
+    this.learn();
+  }
+
+  private carryEntries(diff: Diff): void {
+    const out = [...diff.removed.map((r) => r.record), ...diff.changed.map((c) => c.from)] as Entry[];
+    const into = [...diff.added.map((r) => r.record), ...diff.changed.map((c) => c.to)] as Entry[];
+    for (const books of [this.built, this.planned]) out.forEach((e) => books.unpost(e));
+    for (const e of into) {
+      if (e.state === 'done') this.built.post(e);
+      if (e.whatIf === null || e.whatIf === this.whatIf) this.planned.post(e);
+      for (const m of e.movements) {
+        if (this.known.has(m.element)) continue;
+        this.known.add(m.element);
+        this.words = null;
+      }
+    }
+  }
+
+  /** All records as a list, as a snapshot holds them. */
+  recordList(): TypedRecord[] {
+    return recordsOf(this.records);
+  }
+
+  /** What builds that come before this one have planned to take from own parts. */
+  get claims(): readonly Claim[] {
+    return this.snapshot.claims ?? [];
+  }
+
+  /** What is kept together at each place, and so is free for nothing else. */
+  get kept(): Kept {
+    return keptAt(this.records.keptAssembly.values());
+  }
+
+  private get listed(): EntryLists {
+    return (this.lists ??= listsOf(this.records.entry.values()));
+  }
+
+  get entries(): readonly Entry[] {
+    return this.listed.entries;
+  }
+
+  /** The entries of a modification, in the order in which they stand in it; those of what-ifs too. */
+  entriesIn(modification: ModificationId): readonly Entry[] {
+    return this.listed.byModification.get(modification) ?? [];
+  }
+
+  get zones(): Zone[] {
+    return [...this.records.zone.values()].filter((z) => z.build === this.build).sort(byPosition);
+  }
+
+  get rootZone(): Zone {
+    const root = this.zones.find((z) => z.parent === null);
+    assert(root, 'every build has a root zone', this.build);
+    return root;
+  }
+
+  get modifications(): Modification[] {
+    return [...this.records.modification.values()].filter((m) => m.build === this.build).sort(byPosition);
+  }
+
+  get lexicon(): Lexicon {
+    this.words ??= new Lexicon(this.known, this.palette);
+    return this.words;
+  }
+
+  get elements(): ReadonlySet<ElementKey> {
+    return this.known;
+  }
+
+  colour(id: ColourId): Colour | undefined {
+    return this.palette.find((c) => c.id === id);
+  }
+
+  /** What the log line looks things up in. */
+  callContext(): CallContext {
+    const { onModel, atHand } = (this.reach ??= reachOf(this.built, this.planned));
+    return {
+      lexicon: this.lexicon,
+      zones: this.zones,
+      assemblies: [...this.records.assembly.values()],
+      onModel: (e) => onModel.has(e),
+      atHand: (e) => atHand.has(e),
+      placeholders: openPlaceholders(this.planned.entries),
+    };
+  }
+
+  /** What drafting an entry needs. */
+  draftContext(): DraftContext {
+    return {
+      built: this.built,
+      planned: this.planned,
+      rootZone: this.rootZone.id,
+      trays: [...this.records.tray.values()].sort(byPosition).map((t) => t.id),
+      donors: [...this.records.copy.values()].filter((c) => c.role === 'donor').map((c) => c.id),
+      orders: [...this.records.order.values()].map((o) => o.id),
+      priceOf: this.priceOf,
+      kept: this.kept,
+      whatIf: this.whatIf,
+    };
+  }
+
+  /** The next number for an entry, and the next place in a modification. */
+  nextEntry(modification: string | null): { no: number; position: number } {
+    const { lastNo, byModification } = this.listed;
+    const last = byModification.get(modification as ModificationId)?.at(-1);
+    return { no: lastNo + 1, position: Math.max(0, last?.position ?? 0) + 1 };
+  }
+}
+
+/** Evarn's palette and the colours that the workspace added. */
+export function paletteOf(records: RecordSet): Colour[] {
+  const own = [...records.customColour.values()].map((c, i) => ({
+    ...makeColour({
+      name: c.name,
+      family: c.family as Colour['family'],
+      hex: c.hex,
+      finish: c.finish as Colour['finish'],
+      code: `X${String(i + 1).padStart(2, '0')}`,
+    }),
+    id: c.id,
+  }));
+  return [...PALETTE, ...own];
+}

@@ -1,0 +1,125 @@
+'use client';
+
+import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { completeAt, type Completion } from '@/core/log-line';
+import type { LineReading } from '@/core/workbench';
+import { Key } from '@/ui/button';
+import { useBuild } from '../common/build-store';
+import { Completions } from './completions';
+import { Understood } from './understood';
+
+interface LogLineProps {
+  readonly reading: LineReading | null;
+  readonly onEnter: () => void;
+  readonly onCancel: () => void;
+}
+
+/** The line at the foot of the bench: one line logs a change, and shows what it would do before Enter. */
+export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
+  const line = useBuild((s) => s.line);
+  const set = useBuild((s) => s.set);
+  const workbench = useBuild((s) => s.workbench);
+  const editing = useBuild((s) => s.editing);
+  const logPlanned = useBuild((s) => s.logPlanned);
+  const version = useBuild((s) => s.version);
+  const [chosen, setChosen] = useState(0);
+  const [closed, setClosed] = useState(false);
+  const listId = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const context = useMemo(() => ({ call: workbench.callContext(), version }), [workbench, version]);
+  const completions = useMemo(
+    () => (line ? completeAt(line, line.length, context.call) : []),
+    [line, context],
+  );
+  const open = completions.length > 0 && !closed && !isExact(line, completions);
+  const change = (text: string) => {
+    setChosen(0);
+    setClosed(false);
+    set({ line: text });
+  };
+  const accept = (c: Completion | undefined) => {
+    if (c) change(`${line.slice(0, c.span.start)}${c.text} `);
+    input.current?.focus();
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    const step = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0;
+    if (step && open) setChosen((chosen + step + completions.length) % completions.length);
+    else if (e.key === 'Tab' && !e.shiftKey && open) accept(completions[chosen]);
+    else if (e.key === 'Enter') onEnter();
+    else if (e.key === 'Escape' && open) setClosed(true);
+    else if (e.key === 'Escape') onCancel();
+    else return;
+    e.preventDefault();
+  };
+  const ghost = open ? ghostOf(line, completions[chosen]) : '';
+  return (
+    <section aria-label="Log line" className="border-rule bg-sheet relative border-t px-4 py-2">
+      {open && <Completions id={listId} list={completions} chosen={chosen} onChoose={accept} />}
+      <div className="flex items-center gap-3">
+        <div className="relative flex min-w-0 flex-1 items-center font-mono text-[15px]">
+          <span aria-hidden className="mr-2">
+            ›
+          </span>
+          <div className="relative min-w-0 flex-1">
+            <span
+              aria-hidden
+              className="text-faint pointer-events-none absolute inset-0 overflow-hidden leading-7 whitespace-pre"
+            >
+              <span className="invisible">{line}</span>
+              {ghost}
+            </span>
+            <input
+              id="log-line"
+              ref={input}
+              value={line}
+              onChange={(e) => change(e.target.value)}
+              onKeyDown={onKeyDown}
+              role="combobox"
+              aria-expanded={open}
+              aria-controls={listId}
+              aria-activedescendant={open ? `${listId}-${chosen}` : undefined}
+              aria-autocomplete="list"
+              aria-label={editing ? 'Edit the entry' : 'Log a change'}
+              aria-describedby={`${listId}-says`}
+              autoComplete="off"
+              autoCapitalize="off"
+              spellCheck={false}
+              placeholder="-2 plate 2x3 chalk, +2 brick 1x2 ash @zone #why"
+              className="relative h-7 w-full bg-transparent leading-7 outline-none"
+            />
+          </div>
+        </div>
+        <button
+          type="button"
+          role="switch"
+          aria-checked={logPlanned}
+          onClick={() => set({ logPlanned: !logPlanned })}
+          className="border-edge hover:border-ink min-h-7 rounded-md border px-2 text-[12px]"
+        >
+          {logPlanned ? 'as planned' : 'as done'}
+        </button>
+        <span className="hidden sm:inline">
+          <Key>{editing ? 'Enter to change' : 'Enter to log'}</Key>
+        </span>
+      </div>
+      <div id={`${listId}-says`} aria-live="polite" className="flex min-h-8 items-center gap-4">
+        <Understood reading={reading} onChoose={(text) => change(text)} line={line} />
+      </div>
+    </section>
+  );
+}
+
+const isExact = (line: string, completions: readonly Completion[]): boolean => {
+  const first = completions[0];
+  return (
+    completions.length === 1 &&
+    !!first &&
+    line.slice(first.span.start).toLowerCase() === first.text.toLowerCase()
+  );
+};
+
+function ghostOf(line: string, c: Completion | undefined): string {
+  if (!c) return '';
+  const typed = line.slice(c.span.start);
+  return c.text.toLowerCase().startsWith(typed.toLowerCase()) ? c.text.slice(typed.length) : '';
+}

@@ -1,1 +1,0 @@
-export { BringInScreen } from './bring-in-screen';

@@ -1,0 +1,179 @@
+'use client';
+
+import Link from 'next/link';
+import { useState, useSyncExternalStore } from 'react';
+import type { Colour } from '@/core/colour';
+import type { Builds, ListedBuild } from '@/server/build-list';
+import { AppHeader } from '@/ui/app-header';
+import { Button, buttonClass } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count, money, signed } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+import { useBackground } from '../common/use-background';
+import { useBuilds } from './use-builds';
+import { WorkspaceFiles } from './workspace-files';
+
+interface BuildsProps {
+  readonly first: Builds;
+  readonly palette: readonly Colour[];
+}
+
+/** All builds with their figures and drawn state, a page at a time. */
+export function BuildsScreen({ first, palette }: BuildsProps) {
+  const [find, setFind] = useState('');
+  const [archived, setArchived] = useState(false);
+  const { builds, more } = useBuilds(first, find, archived);
+  useBackground();
+  return (
+    <PaletteProvider palette={palette}>
+      <div className="flex min-h-dvh flex-col">
+        <AppHeader screen="Builds" />
+        <main className="mx-auto w-full max-w-6xl flex-1 px-4 py-6">
+          <div className="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">
+            <div className="min-w-64 flex-1">
+              <h1 className="text-[24px] leading-tight">{sentence(builds)}</h1>
+              <p className="text-soft mt-1">
+                Open one to go on with it. Every figure comes out of its books.
+              </p>
+            </div>
+            <Link href="/import" className={buttonClass('main', 'min-h-9 px-4')}>
+              Import a set
+            </Link>
+          </div>
+          {builds.here + builds.archived > 3 && (
+            <div className="mb-4 flex items-center gap-3">
+              <input
+                value={find}
+                onChange={(e) => setFind(e.target.value)}
+                placeholder="Find a build"
+                aria-label="Find a build"
+                className="border-edge bg-sheet min-h-8 w-64 rounded-md border px-2"
+              />
+              <span role="status" className="text-soft">
+                {find.trim() && `${count(builds.found)} found`}
+              </span>
+            </div>
+          )}
+          {builds.archived > 0 && (
+            <button
+              type="button"
+              aria-pressed={archived}
+              onClick={() => setArchived(!archived)}
+              className={buttonClass('plain', 'mb-4')}
+            >
+              {archived ? 'Back to the list of builds' : `Archive: ${builds.archived}`}
+            </button>
+          )}
+          {builds.found === 0 && builds.waiting === 0 && (
+            <Empty none={builds.here + builds.archived === 0} wanted={find} />
+          )}
+          <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+            {builds.builds.map((b) => (
+              <BuildCard key={b.id} build={b} />
+            ))}
+          </ul>
+          {builds.waiting > 0 && (
+            <p role="status" className="text-soft mt-4">
+              The figures of {count(builds.waiting)} more builds are being worked out.
+            </p>
+          )}
+          {builds.builds.length < builds.found && (
+            <Button className="mt-4" onClick={more}>
+              Show more: {count(builds.found - builds.builds.length)} are not shown
+            </Button>
+          )}
+          <WorkspaceFiles />
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}
+
+function sentence({ here, archived, planned, placeholders }: Builds): string {
+  if (here + archived === 0) return 'There is no build yet.';
+  const still = [
+    planned ? `${count(planned)} planned ${planned === 1 ? 'entry' : 'entries'} to place` : '',
+    placeholders ? `${count(placeholders)} placeholders to replace` : '',
+  ].filter(Boolean);
+  return `${count(here)} ${here === 1 ? 'build' : 'builds'} in the list of builds${still.length ? `, ${still.join(' and ')}` : ''}.`;
+}
+
+function Empty({ none, wanted }: { none: boolean; wanted: string }) {
+  if (!none) return <p className="text-soft">No build is called “{wanted}”.</p>;
+  return (
+    <div className="border-edge rounded-lg border border-dashed p-8 text-center">
+      <p className="text-soft mb-3">
+        A build begins with a box: choose a set of the catalogue, or import an inventory of your own.
+      </p>
+      <Link href="/import" className={buttonClass('main')}>
+        Import the first set
+      </Link>
+    </div>
+  );
+}
+
+function BuildCard({ build: b }: { build: ListedBuild }) {
+  return (
+    <li>
+      <Link
+        href={`/builds/${b.id}`}
+        className="border-rule bg-sheet hover:border-ink block overflow-hidden rounded-lg border"
+      >
+        <DrawnState build={b} />
+        <div className="px-4 py-3">
+          <h2 className="truncate text-[16px]">
+            <bdi>{b.name}</bdi>
+          </h2>
+          <p className="text-faint truncate">
+            <bdi>{b.sets || 'no box yet'}</bdi>
+          </p>
+          <dl className="mt-2 grid grid-cols-3 gap-2">
+            <Fact words="on the model" value={count(b.onModel)} aside={`net ${signed(b.net)}`} />
+            <Fact words="out of pocket" value={money(b.outOfPocket)} aside={`worth ${money(b.worth)}`} />
+            <Fact
+              words="spares"
+              value={count(b.sparesLeft)}
+              aside={`${b.modifications} ${b.modifications === 1 ? 'modification' : 'modifications'}`}
+            />
+          </dl>
+        </div>
+      </Link>
+    </li>
+  );
+}
+
+function Fact({ words, value, aside }: { words: string; value: string; aside: string }) {
+  return (
+    <div>
+      <dd className="font-head text-[17px] leading-tight font-bold">{value}</dd>
+      <dt className="text-soft text-[12px]">{words}</dt>
+      <dd className="text-faint text-[12px]">{aside}</dd>
+    </div>
+  );
+}
+
+const never = () => () => undefined;
+
+/**
+ * What there is most of, drawn, each as large as its share. Drawn by the page and not sent with it: a drawing is twenty
+ * times as long as its part's name.
+ */
+function DrawnState({ build }: { build: ListedBuild }) {
+  const here = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return (
+    <div
+      className="bg-background flex h-32 flex-wrap content-center items-center justify-center gap-x-1 overflow-hidden px-3"
+      aria-hidden
+    >
+      {(here ? build.most.slice(0, 10) : []).map(([element, qty], i) => (
+        <span key={element} title={`${qty}`}>
+          <Glyph element={element} size={i < 4 ? 60 : 46} />
+        </span>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { BuildsScreen } from './builds-screen';

@@ -1,0 +1,49 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { Builds } from '@/server/build-list';
+import { ask } from '../common/answers';
+
+/** How long typing may pause before it is looked for. */
+const PAUSE_MS = 150;
+/** How soon the figures that are still being worked out are asked for again. */
+const AGAIN_MS = 300;
+
+const page = (find: string, archived: boolean, from: number) =>
+  ask<Builds>(
+    `/api/builds?${new URLSearchParams({ find, archived: archived ? '1' : '0', from: String(from) })}`,
+  );
+
+/** The builds that are asked for, page by page; figures that are not worked out yet come by themselves. */
+export function useBuilds(first: Builds, find: string, archived: boolean) {
+  const key = `${archived} ${find.trim()}`;
+  const [got, setGot] = useState({ key: 'false ', builds: first });
+  const [seen, setSeen] = useState(first);
+  // The page was made anew, after a restore for one: what it brings is shown.
+  if (seen !== first) {
+    setSeen(first);
+    setGot({ key: 'false ', builds: first });
+  }
+  const { builds } = got;
+  const isStale = got.key !== key;
+  useEffect(() => {
+    if (!isStale && builds.waiting === 0) return;
+    let there = true;
+    const timer = setTimeout(
+      () =>
+        void page(find, archived, 0).then((fresh) => {
+          if (there && fresh) setGot({ key, builds: fresh });
+        }),
+      isStale ? PAUSE_MS : AGAIN_MS,
+    );
+    return () => {
+      there = false;
+      clearTimeout(timer);
+    };
+  }, [isStale, builds, find, archived, key]);
+  const more = useCallback(async () => {
+    const next = await page(find, archived, builds.builds.length);
+    if (next) setGot({ key, builds: { ...next, builds: [...builds.builds, ...next.builds] } });
+  }, [find, archived, builds, key]);
+  return { builds, more };
+}

@@ -1,0 +1,137 @@
+'use client';
+
+import clsx from 'clsx';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef } from 'react';
+import { isOpen, type Audit, type Fix } from '@/core/mismatch';
+import { elementName, splitElementKey } from '@/core/parts';
+import { Glyph } from '@/ui/glyph';
+import { useBuild } from '../common/build-store';
+import { costWords, fixSource, MISMATCH_WORDS } from '../words/colour';
+
+interface MismatchRowsProps {
+  readonly audit: Audit;
+  readonly chosen: readonly Fix[];
+  readonly onToggle: (fix: Fix, on: boolean) => void;
+  readonly onOpen: (fix: Fix) => void;
+}
+
+const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_52px_76px_68px] items-center gap-2 px-4';
+
+/** The mismatches, what shows most first, each with its fix. */
+export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const ids = new Set(chosen.map((f) => f.mismatch.id));
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: audit.fixes.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 42,
+    overscan: 10,
+  });
+  if (audit.fixes.length === 0)
+    return (
+      <p className="text-soft p-4">
+        Every colour that is seen belongs to its zone’s scheme. If one does not look right to you, open the
+        zone and correct its scheme.
+      </p>
+    );
+  return (
+    <section aria-label="Mismatches" className="flex min-h-52 flex-1 flex-col">
+      <div className={clsx(GRID, 'border-rule text-faint border-b py-1.5 text-[12px]')} aria-hidden>
+        <span />
+        <span />
+        <span>Mismatch</span>
+        <span>Seen</span>
+        <span className="text-right">How far off</span>
+        <span className="text-right">Costs</span>
+        <span className="text-right">Fixes</span>
+      </div>
+      <div
+        ref={scroller}
+        tabIndex={0}
+        role="region"
+        aria-label="List of mismatches"
+        className="min-h-0 flex-1 overflow-auto"
+      >
+        <ul style={{ height: virtual.getTotalSize() }} className="relative">
+          {virtual.getVirtualItems().map((item) => {
+            const fix = audit.fixes[item.index];
+            if (!fix) return null;
+            return (
+              <li
+                key={fix.mismatch.id}
+                style={{ transform: `translateY(${item.start}px)` }}
+                className={clsx(
+                  GRID,
+                  'border-rule absolute inset-x-0 top-0 h-[42px] border-b',
+                  fix.mismatch.left && 'text-faint',
+                )}
+              >
+                <Row
+                  fix={fix}
+                  zone={workbench.records.zone.get(fix.mismatch.zone)?.name ?? ''}
+                  on={ids.has(fix.mismatch.id)}
+                  onToggle={(on) => onToggle(fix, on)}
+                  onOpen={() => onOpen(fix)}
+                />
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+function Row({
+  fix,
+  zone,
+  on,
+  onToggle,
+  onOpen,
+}: {
+  fix: Fix;
+  zone: string;
+  on: boolean;
+  onToggle: (on: boolean) => void;
+  onOpen: () => void;
+}) {
+  const { mismatch } = fix;
+  const name = `${elementName(mismatch.element)} to ${splitElementKey(mismatch.to).colour}`;
+  return (
+    <>
+      <input
+        type="checkbox"
+        aria-label={`Fix: ${name}, ${zone}`}
+        disabled={!isOpen(fix)}
+        checked={on}
+        onChange={(e) => onToggle(e.target.checked)}
+        className="accent-ink size-4"
+      />
+      <span className="flex items-end">
+        <Glyph element={mismatch.to} mark="recoloured" was={mismatch.element} size={36} />
+        <span className="text-soft text-[12px]">{mismatch.qty}</span>
+      </span>
+      <button type="button" onClick={onOpen} className="min-w-0 text-left leading-tight hover:underline">
+        <span className="block truncate">
+          <b>{name}</b> <span className="text-soft">{MISMATCH_WORDS[mismatch.kind]},</span>{' '}
+          <bdi className="text-soft">{zone}</bdi>
+        </span>
+        <span className="text-faint block truncate text-[12px]">
+          {mismatch.left
+            ? `left as it is: ${mismatch.left.reason}`
+            : fix.canBeHad
+              ? fixSource(fix)
+              : 'never made in it: open for what would do'}
+        </span>
+      </button>
+      <span>{mismatch.seen}</span>
+      <span className="text-right">{mismatch.deltaE.toFixed(1)}</span>
+      <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
+      <b className="text-right">
+        {fix.share === 0 ? '' : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
+      </b>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { usePathname, useRouter } from 'next/navigation';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import { CommandPalette } from './command-palette';
+import { useCommands, type Command } from './use-commands';
+
+// The palette is there at once: what is typed right after its key belongs to it.
+const KeysSheet = dynamic(() => import('./keys-sheet').then((m) => m.KeysSheet));
+
+type Open = 'commands' | 'keys' | null;
+const opened = createStore<{ readonly open: Open }>()(() => ({ open: null }));
+
+/** Opens the list of commands, or the sheet of keys. */
+export const openCommandCentre = (open: Open): void => opened.setState({ open });
+
+const SCREENS: readonly [name: string, path: string][] = [
+  ['Builds', '/'],
+  ['Own parts', '/own-parts'],
+  ['Prices', '/prices'],
+  ['Import', '/import'],
+];
+const OF_BUILD: readonly [name: string, path: string][] = [
+  ['Inspect', '/inspect'],
+  ['Bench', ''],
+  ['Colour', '/colour'],
+  ['Parts', '/parts'],
+  ['Tally', '/tally'],
+];
+
+/** What can be done on every page: go to another, see all commands, see all keys. */
+export function CommandCentre() {
+  const router = useRouter();
+  const build = /^\/builds\/[^/]+/.exec(usePathname())?.[0];
+  const open = useStore(opened, (s) => s.open);
+  const places = [...(build ? OF_BUILD.map(([n, p]) => [n, build + p] as const) : []), ...SCREENS];
+  const commands: Command[] = [
+    { name: 'All commands', key: 'ctrl+k', everywhere: true, run: () => openCommandCentre('commands') },
+    { name: 'Keys and the log line', key: 'F1', everywhere: true, run: () => openCommandCentre('keys') },
+    ...places.map(([name, path]) => ({ name: `Go to ${name}`, run: () => router.push(path) })),
+  ];
+  useCommands(commands);
+  const close = () => openCommandCentre(null);
+  if (open === 'commands') return <CommandPalette onClose={close} />;
+  return open === 'keys' ? <KeysSheet onClose={close} /> : null;
+}

@@ -1,0 +1,188 @@
+'use client';
+
+import { createContext, useContext } from 'react';
+import { createStore, useStore, type StoreApi } from 'zustand';
+import { Workbench, type BuildSnapshot, type Command, type Source, type UndoRedo } from '@/core/workbench';
+import { Books, conflictWith, type Entry, type View } from '@/core/ledger';
+import {
+  asId,
+  type ActionId,
+  type EntryId,
+  type ModificationId,
+  type WhatIfId,
+  type ZoneId,
+} from '@/core/shared/ids';
+import { cutText } from '@/core/shared/text';
+import { leftWords, outcomeWords, refusalWords } from '@/screens/words/refusal';
+import { BuildSync } from './build-sync';
+import type { Steps } from './feed-client';
+import { firstSelection } from './first-selection';
+import type { Outbox, Outcome } from './outbox';
+import { windowOutbox } from './window-outbox';
+
+export interface Notice {
+  readonly text: string;
+  readonly kind: 'said' | 'refused' | 'elsewhere' | 'done';
+  /** What failed, to be tried again by one press. */
+  readonly again?: Command;
+  /** The action that is undone by one press. */
+  readonly undo?: ActionId;
+}
+
+/** Everything the bench shows. `version` grows with every change of the books, which are themselves mutable. */
+export interface BuildState {
+  readonly workbench: Workbench;
+  readonly version: number;
+  /** The step up to which the books are those of the server; what this window has not sent yet lies on top. */
+  readonly revision: number;
+  readonly undoRedo: UndoRedo;
+  readonly view: View;
+  readonly zone: ZoneId | null;
+  readonly selected: ModificationId | null;
+  readonly marked: ReadonlySet<EntryId>;
+  readonly editing: EntryId | null;
+  readonly line: string;
+  readonly logPlanned: boolean;
+  readonly waiting: number;
+  readonly notice: Notice | null;
+  set: (change: Partial<BuildState>) => void;
+  /** Shows a command at once and sends it; what is refused or fails is taken back, and it is said why. */
+  perform: (command: Command) => void;
+  undoOrRedo: (direction: 'undo' | 'redo') => Promise<void>;
+  /** Asks for what the whole workspace knows and has, if that is not here yet; done when it is. */
+  learn: () => Promise<void>;
+  /** Takes in what happened elsewhere. */
+  takeSteps: (steps: Steps) => Promise<void>;
+  /** Tells what came of what a window that is gone had left unsent. */
+  tellLeft: (outcomes: readonly Outcome[]) => void;
+  selectWhatIf: (whatIf: WhatIfId | null) => void;
+  source: () => Source;
+}
+
+export type BuildStore = StoreApi<BuildState>;
+
+export const source = (): Source => ({ newId: () => crypto.randomUUID(), now: new Date().toISOString() });
+
+/** What happened elsewhere stays to be read while one works on; what was said of one's own work does not. */
+const kept = (notice: Notice | null): Notice | null => (notice?.kind === 'elsewhere' ? notice : null);
+
+/** What is deleted can be had back from the notice that says so. */
+const deleted = ({ diff }: Command, undo: ActionId, label: string): Notice | null =>
+  diff.removed.length > 0 && diff.added.length === 0 ? { kind: 'done', text: `Done: ${label}.`, undo } : null;
+
+const VERBS = { undo: 'Undone', redo: 'Done again' } as const;
+
+export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowOutbox()): BuildStore {
+  let turning: Promise<void> = Promise.resolve();
+  const store: BuildStore = createStore<BuildState>()((set, get) => ({
+    workbench: new Workbench(snapshot),
+    version: 0,
+    revision: snapshot.revision,
+    undoRedo: snapshot.undoRedo,
+    view: { kind: 'built' },
+    zone: null,
+    selected: firstSelection(snapshot),
+    marked: new Set(),
+    editing: null,
+    line: '',
+    logPlanned: false,
+    waiting: 0,
+    notice: null,
+    set,
+    source,
+    perform: (command) => {
+      const { workbench } = get();
+      // A key pressed twice, or a sheet left open over a change: what it would change is no longer as it was.
+      const conflict = conflictWith(workbench.records, command.diff);
+      if (conflict)
+        return set({ notice: { text: refusalWords({ refused: 'conflict', conflict }), kind: 'refused' } });
+      const id = asId<ActionId>(crypto.randomUUID());
+      const label = cutText(command.label, 500);
+      sync.show(id, command.diff);
+      set((s) => ({
+        waiting: s.waiting + 1,
+        undoRedo: { undo: { id, label }, redo: null },
+        notice: kept(s.notice) ?? deleted(command, id, label),
+      }));
+      const action = { id, scope: workbench.build, label, diff: command.diff };
+      void outbox.add({ kind: 'action', action }).then(async (outcome) => {
+        set((s) => ({ waiting: s.waiting - 1 }));
+        if (outcome.how === 'done') return sync.accept(id, outcome.value);
+        const text = outcomeWords(outcome, get().workbench.records);
+        await sync.takeBack(id);
+        const again = outcome.how === 'failed' ? { again: command } : {};
+        set({ notice: { text, kind: 'refused', ...again } });
+      });
+    },
+    undoOrRedo: (direction) => (turning = turning.then(() => undoNow(direction))),
+    learn: () => sync.learn(),
+    takeSteps: (steps) => sync.takeSteps(steps),
+    tellLeft: (outcomes) => {
+      if (outcomes.length > 0) sync.say(leftWords(outcomes));
+    },
+    selectWhatIf: (whatIf) => {
+      sync.openWith(whatIf);
+      set((s) => ({ view: whatIf ? { kind: 'planned', whatIf } : s.view }));
+    },
+  }));
+  /** One after another, each naming what the button says when its turn has come. */
+  const undoNow = async (direction: 'undo' | 'redo'): Promise<void> => {
+    const { getState: get, setState: set } = store;
+    const target = get().undoRedo[direction];
+    if (!target) {
+      const nothing = refusalWords({ refused: 'nothing to undo', direction });
+      return set({ notice: { text: nothing, kind: 'refused' } });
+    }
+    const request = crypto.randomUUID();
+    const scope = get().workbench.build;
+    set((s) => ({ waiting: s.waiting + 1 }));
+    sync.own(request);
+    const outcome = await outbox.add({ kind: 'undo', request, scope, direction, action: target.id });
+    set((s) => ({ waiting: s.waiting - 1 }));
+    if (outcome.how === 'done') await sync.sendUndo(outcome.value);
+    else await sync.reload();
+    const text =
+      outcome.how === 'done'
+        ? `${VERBS[direction]}: ${outcome.value.label}`
+        : outcomeWords(outcome, get().workbench.records);
+    set({ notice: { text, kind: outcome.how === 'done' ? 'said' : 'refused' }, marked: new Set() });
+  };
+  const sync: BuildSync = new BuildSync(snapshot, {
+    get: store.getState,
+    set: (change) => store.setState(change),
+  });
+  return store;
+}
+
+export const BuildContext = createContext<BuildStore | null>(null);
+
+export function useBuildStore(): BuildStore {
+  const store = useContext(BuildContext);
+  if (!store) throw new Error('useBuildStore is for the parts of the bench');
+  return store;
+}
+
+export function useBuild<T>(pick: (state: BuildState) => T): T {
+  return useStore(useBuildStore(), pick);
+}
+
+const asOfBooks = new WeakMap<Workbench, Map<string, Books>>();
+
+/** The books in the view that is chosen. "As of entry N" is opened anew for each version, and kept for it. */
+export function booksInView(state: Pick<BuildState, 'workbench' | 'view' | 'version'>): Books {
+  const { workbench, view, version } = state;
+  if (view.kind === 'built') return workbench.built;
+  if (view.kind === 'planned') return workbench.planned;
+  const held = asOfBooks.get(workbench) ?? new Map<string, Books>();
+  asOfBooks.set(workbench, held);
+  const key = `${version} ${view.no}`;
+  const known = held.get(key) ?? workbench.open(view);
+  held.clear();
+  held.set(key, known);
+  return known;
+}
+
+/** Entries of a modification in worklog order; what-ifs apart unless the bench shows one. */
+export function entriesOf(workbench: Workbench, modification: ModificationId): Entry[] {
+  return workbench.entriesIn(modification).filter((e) => e.whatIf === null || e.whatIf === workbench.whatIf);
+}

@@ -1,0 +1,101 @@
+'use client';
+
+import { useState } from 'react';
+import type { ImportBoxes } from '@/server/import-schemas';
+import { readMoney } from '@/core/shared/money';
+import { Button } from '@/ui/button';
+import { Field, Input, Select } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { count, piecesOfKinds } from '@/ui/numbers';
+
+export type Box = ImportBoxes['boxes'][number];
+
+export const emptyBox = (setName: string, setCode: string): Box => ({
+  setName,
+  setCode,
+  copies: 1,
+  condition: 'new',
+  role: 'base',
+  price: 0,
+  lots: [],
+});
+
+interface BoxProps {
+  readonly box: Box;
+  readonly onChange: (box: Box) => void;
+  readonly onRemove: () => void;
+}
+
+/** One box: how many copies, new or second-hand, what was paid, on the model or to be broken up. */
+export function BoxForm({ box, onChange, onRemove }: BoxProps) {
+  const [price, setPrice] = useState(box.price ? (box.price / 100).toFixed(2) : '');
+  const total = box.lots.reduce((s, l) => s + (l.extra ? 0 : l.qty), 0);
+  const extras = box.lots.reduce((s, l) => s + (l.extra ? l.qty : 0), 0);
+  const zones = new Set(box.lots.map((l) => l.zone).filter(Boolean)).size;
+  const set = (change: Partial<Box>) => onChange({ ...box, ...change });
+  const bad = price !== '' && readMoney(price) === undefined;
+  return (
+    <fieldset className="border-rule flex flex-wrap items-end gap-3 border-t py-3">
+      <legend className="sr-only">{box.setName}</legend>
+      <span className="bg-background flex rounded-md px-1" aria-hidden>
+        {box.lots.slice(0, 5).map((l, i) => (
+          <Glyph key={i} element={l.element} size={36} />
+        ))}
+      </span>
+      <Field label="Set" className="min-w-48 flex-1">
+        <Input
+          required
+          maxLength={200}
+          value={box.setName}
+          onChange={(e) => set({ setName: e.target.value })}
+        />
+      </Field>
+      <Field label="Copies">
+        <Input
+          type="number"
+          min={1}
+          max={50}
+          value={box.copies}
+          onChange={(e) =>
+            set({ copies: Math.max(1, Math.min(50, Math.floor(Number(e.target.value)) || 1)) })
+          }
+          className="w-16"
+        />
+      </Field>
+      <Field label="Condition">
+        <Select
+          value={box.condition}
+          onChange={(e) => set({ condition: e.target.value as Box['condition'] })}
+        >
+          <option value="new">new</option>
+          <option value="second-hand">second-hand</option>
+        </Select>
+      </Field>
+      <Field label="Paid for each">
+        <Input
+          value={price}
+          placeholder="0.00"
+          aria-invalid={bad}
+          onChange={(e) => {
+            setPrice(e.target.value);
+            set({ price: readMoney(e.target.value) ?? 0 });
+          }}
+          className="w-24"
+        />
+      </Field>
+      <Field label="It is">
+        <Select value={box.role} onChange={(e) => set({ role: e.target.value as Box['role'] })}>
+          <option value="base">built as the model</option>
+          <option value="donor">broken up for parts</option>
+        </Select>
+      </Field>
+      <Button onClick={onRemove}>Not this one</Button>
+      <p className="text-soft w-full">
+        {piecesOfKinds(total, box.lots.length)}
+        {extras > 0 && `, ${extras} extras to the spares`}
+        {zones > 0 && `, ${zones} zones`}
+        {bad && ` ▲ “${price}” is not a price: write 46.50.`}
+      </p>
+    </fieldset>
+  );
+}

@@ -1,0 +1,1 @@
+export { ImportScreen } from './import-screen';

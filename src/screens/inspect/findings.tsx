@@ -1,0 +1,162 @@
+'use client';
+
+import clsx from 'clsx';
+import { useMemo, useState } from 'react';
+import { changed, FINDING_KINDS, type Finding } from '@/core/ledger';
+import { elementName } from '@/core/parts';
+import { findingState, MUST_STAY, workOnFinding, type FindingState } from '@/core/inspection';
+import { Button, Key } from '@/ui/button';
+import { LotGlyph } from '@/ui/glyph';
+import { modNo } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { useCommands } from '../commands';
+import { FINDING_WORDS, MATTERS } from '../words/inspection';
+import { draftProblemWords } from '../words/log-line';
+import { FindingDialog } from './finding-dialog';
+
+const ORDER: readonly FindingState[] = ['open', 'planned', 'closed', 'dropped'];
+
+/** What was found wrong, with photos; each becomes a modification by one key. */
+export function Findings({ findings }: { findings: readonly Finding[] }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const set = useBuild((s) => s.set);
+  const [dialog, setDialog] = useState<'new' | Finding | null>(null);
+  const [at, setAt] = useState(0);
+  const rows = useMemo(() => {
+    const stated = findings.map((f) => ({ f, state: findingState(f, workbench.entries) }));
+    return stated.sort(
+      (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.f.matters - a.f.matters,
+    );
+  }, [findings, workbench.entries]);
+  const row = rows[Math.min(at, rows.length - 1)];
+  const workOn = (f: Finding) => {
+    const work = workOnFinding(workbench, f, source());
+    perform(work);
+    const [problem] = work.problems;
+    if (problem)
+      set({ notice: { text: draftProblemWords(problem.problem, workbench.records), kind: 'refused' } });
+  };
+  const keys = useMemo(
+    () => [
+      { name: 'Something found', key: 'n', run: () => setDialog('new') },
+      { name: 'Next finding', key: 'j', run: () => setAt((i) => Math.min(rows.length - 1, i + 1)) },
+      { name: 'Previous finding', key: 'k', run: () => setAt((i) => Math.max(0, i - 1)) },
+      { name: 'Make it a modification', key: 'w', run: () => row?.state === 'open' && workOn(row.f) },
+      { name: 'Change the finding', key: 'e', run: () => row && setDialog(row.f) },
+    ],
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [rows, row],
+  );
+  useCommands(keys, dialog === null);
+  return (
+    <section aria-label="Findings" className="h-full overflow-auto p-4">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <p className="text-soft flex-1">
+          <Key>N</Key> something found · <Key>J</Key> <Key>K</Key> next, previous · <Key>W</Key> make it a
+          modification · <Key>E</Key> change it
+        </p>
+        <Button look="main" onClick={() => setDialog('new')}>
+          Something found…
+        </Button>
+      </div>
+      {rows.length === 0 && (
+        <p className="text-soft max-w-2xl">
+          Nothing found yet. Walk around the model zone by zone: what is missing, broken, wobbly, open, odd in
+          colour or faded? Note it with a photo; it becomes a modification with its entries prepared.
+        </p>
+      )}
+      <ul>
+        {rows.map(({ f, state }, i) => (
+          <li
+            key={f.id}
+            aria-current={row?.f.id === f.id ? 'true' : undefined}
+            className={clsx(
+              'border-rule flex flex-wrap items-center gap-3 border-b px-2 py-2',
+              row?.f.id === f.id && 'bg-sheet',
+              (state === 'closed' || state === 'dropped') && 'text-faint',
+            )}
+            onClick={() => setAt(i)}
+          >
+            <PhotoOf finding={f} />
+            <span className="min-w-0 flex-1 basis-64">
+              <bdi className="block font-semibold">{f.note.split('\n')[0] || FINDING_WORDS[f.kind]}</bdi>
+              <span className="text-faint text-[12px]">
+                {FINDING_WORDS[f.kind]} · <bdi>{workbench.records.zone.get(f.zone)?.name}</bdi> ·{' '}
+                {MATTERS[f.matters]}
+                {f.to && ` · to be ${elementName(f.to)}`}
+              </span>
+            </span>
+            <span className="flex flex-wrap gap-2">
+              {f.lots.slice(0, 5).map((l) => (
+                <LotGlyph key={l.element} element={l.element} qty={l.qty} />
+              ))}
+            </span>
+            <StateCell
+              state={state}
+              no={f.modification ? workbench.records.modification.get(f.modification)?.no : undefined}
+            />
+            <span className="flex gap-1">
+              {state === 'open' && (
+                <Button look="main" onClick={() => workOn(f)}>
+                  Work on it
+                </Button>
+              )}
+              <Button onClick={() => setDialog(f)}>Change</Button>
+              {(state === 'open' || state === 'dropped') && (
+                <Button
+                  look="bare"
+                  onClick={() =>
+                    perform({
+                      label: state === 'open' ? 'delete a finding' : 'take a finding up again',
+                      diff: changed('finding', f, { dropped: state === 'open' }),
+                    })
+                  }
+                >
+                  {state === 'open' ? 'Delete' : 'Take up again'}
+                </Button>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {dialog && (
+        <FindingDialog
+          finding={dialog === 'new' ? undefined : dialog}
+          kinds={FINDING_KINDS.filter((k) => !MUST_STAY.includes(k))}
+          onClose={() => setDialog(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+function PhotoOf({ finding }: { finding: Finding }) {
+  if (!finding.photo) return <span className="border-rule size-14 rounded-sm border border-dashed" />;
+  return (
+    // Kept photos are served by this machine, at the size they are kept in.
+    // eslint-disable-next-line @next/next/no-img-element
+    <img
+      src={`/api/photos/${finding.photo}`}
+      alt={`Photo: ${finding.note.slice(0, 80)}`}
+      className="size-14 rounded-sm object-cover"
+    />
+  );
+}
+
+const STATE_WORDS: Readonly<Record<FindingState, string>> = {
+  open: 'open',
+  planned: 'in work',
+  closed: 'done',
+  dropped: 'dropped',
+  kept: 'must stay',
+};
+
+const StateCell = ({ state, no }: { state: FindingState; no: number | undefined }) => (
+  <span className="w-24 text-[12px]">
+    {state === 'closed' ? '✓ ' : ''}
+    {STATE_WORDS[state]}
+    {no !== undefined && ` in ${modNo(no)}`}
+  </span>
+);

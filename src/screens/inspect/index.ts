@@ -1,0 +1,1 @@
+export { InspectPage } from './inspect-page';

@@ -1,0 +1,118 @@
+'use client';
+
+import { useState } from 'react';
+import { added, changed, type Size, type InspectionCard } from '@/core/ledger';
+import { growth, inMillimetres } from '@/core/inspection';
+import { Button } from '@/ui/button';
+import { Field, Input } from '@/ui/field';
+import { useBuild } from '../common/build-store';
+
+/** Length, width and height in studs and bricks, as found and as built, shown in millimetres and centimetres. */
+export function SizePanel() {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const card = workbench.records.inspectionCard.get(workbench.build);
+  const keep = (which: 'found' | 'built', size: Size | null) => {
+    const blank: InspectionCard = {
+      id: workbench.build,
+      build: workbench.build,
+      display: 'all round',
+      away: [],
+      found: null,
+      built: null,
+    };
+    const to = { [which]: size };
+    perform({
+      label: `measure the size as ${which}`,
+      diff: card ? changed('inspectionCard', card, to) : added('inspectionCard', { ...blank, ...to }),
+    });
+  };
+  const grown = card?.found && card.built ? growth(card.found, card.built) : null;
+  return (
+    <div className="grid max-w-4xl gap-6 overflow-auto p-4 md:grid-cols-2">
+      <SizeForm title="As found" size={card?.found ?? null} onKeep={(s) => keep('found', s)} />
+      <SizeForm title="As built" size={card?.built ?? null} onKeep={(s) => keep('built', s)} />
+      {grown && (
+        <p className="md:col-span-2">
+          It grew by {signedMm(grown.length * 8)} in length, {signedMm(grown.width * 8)} in width and{' '}
+          {signedMm(grown.height * 9.6)} in height.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const signedMm = (mm: number): string => `${mm < 0 ? '−' : ''}${Math.abs(Math.round(mm * 10) / 10)} mm`;
+
+function SizeForm({
+  title,
+  size,
+  onKeep,
+}: {
+  title: string;
+  size: Size | null;
+  onKeep: (size: Size | null) => void;
+}) {
+  const [draft, setDraft] = useState(() => ({
+    length: size ? `${size.length}` : '',
+    width: size ? `${size.width}` : '',
+    height: size ? `${Math.round(size.height * 100) / 100}` : '',
+  }));
+  const read = (text: string) => (/^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : NaN);
+  const next = { length: read(draft.length), width: read(draft.width), height: read(draft.height) };
+  const good = Object.values(next).every((n) => n > 0 && n <= 100_000);
+  const mm = good ? inMillimetres(next) : size && inMillimetres(size);
+  return (
+    <form
+      className="border-rule bg-sheet rounded-lg border p-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (good) onKeep(next);
+      }}
+    >
+      <h2 className="mb-2 text-[16px]">{title}</h2>
+      <div className="grid grid-cols-3 gap-3">
+        {(
+          [
+            ['length', 'Length, studs'],
+            ['width', 'Width, studs'],
+            ['height', 'Height, bricks'],
+          ] as const
+        ).map(([key, label]) => (
+          <Field key={key} label={label}>
+            <Input
+              inputMode="decimal"
+              value={draft[key]}
+              onChange={(e) => setDraft({ ...draft, [key]: e.target.value })}
+              aria-invalid={draft[key] !== '' && !(read(draft[key]) > 0)}
+            />
+          </Field>
+        ))}
+      </div>
+      <p className="mt-3 min-h-10">
+        {mm ? (
+          <>
+            <b className="figure-md block">
+              {mm.length} × {mm.width} × {mm.height} mm
+            </b>
+            <span className="text-soft">
+              {cm(mm.length)} × {cm(mm.width)} × {cm(mm.height)} cm, length × width × height
+            </span>
+          </>
+        ) : (
+          <span className="text-soft">
+            Count studs along the base, and bricks up the side; a plate is a third of a brick (0.33).
+          </span>
+        )}
+      </p>
+      <div className="mt-2 flex gap-2">
+        <Button look="main" type="submit" disabled={!good}>
+          Keep it
+        </Button>
+        {size && <Button onClick={() => onKeep(null)}>Delete</Button>}
+      </div>
+    </form>
+  );
+}
+
+const cm = (mm: number): string => (mm / 10).toFixed(1);

@@ -1,1 +1,0 @@
-export { LookOverPage } from './look-over-page';

@@ -1,2 +1,0 @@
-export { MakeUpView } from './make-up-view';
-export { useMakeUp, type MakeUpTools } from './use-make-up';

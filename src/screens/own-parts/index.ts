@@ -1,0 +1,2 @@
+export { OwnPartsScreen } from './own-parts-screen';
+export { PricesScreen } from '../prices/prices-screen';

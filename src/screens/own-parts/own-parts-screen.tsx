@@ -1,0 +1,98 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { priceLookup } from '@/core/ledger';
+import { contested, shareOut } from '@/core/stock';
+import type { StockSnapshot } from '@/server/snapshot';
+import { AppHeader } from '@/ui/app-header';
+import { buttonClass } from '@/ui/button';
+import { count, money, pieces } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+import { TabPart, Tabs, withKeys } from '@/ui/tabs';
+import { useCommands } from '../commands';
+import { useBackground } from '../common/use-background';
+import { usePart } from '../common/use-part';
+import { LentTab } from './lent-tab';
+import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from './own-parts-bar';
+import { TogetherTab } from './together-tab';
+import { TraysTab } from './trays-tab';
+import { ClaimsTab } from './claims-tab';
+
+const PARTS = [
+  { name: 'trays', words: 'Trays' },
+  { name: 'claims', words: 'Asked for by builds' },
+  { name: 'lent', words: 'Lent out' },
+  { name: 'together', words: 'Buy together' },
+] as const;
+
+/** Own stock, shared by every build: trays of drawn parts, who is to have what, and what is out on loan. */
+export function OwnPartsScreen({ stock }: { stock: StockSnapshot }) {
+  const [part, setPart, keys] = usePart(PARTS, 'trays');
+  useBackground();
+  const acts = useOwnPartsActs(stock);
+  const palette = useOwnPartsPalette(stock);
+  const priceOf = useMemo(() => priceLookup(stock.prices), [stock.prices]);
+  const total = stock.rows.reduce((s, r) => s + r.qty, 0);
+  const worth = stock.rows.reduce((s, r) => s + (priceOf(r.element, r.grade) ?? 0) * r.qty, 0);
+  const contests = useMemo(
+    () =>
+      shareOut(
+        stock.rows,
+        stock.claims,
+        stock.builds.map((b) => b.id),
+      ),
+    [stock],
+  );
+  const tight = contested(contests);
+  useCommands(keys);
+  return (
+    <PaletteProvider palette={palette}>
+      <div className="flex h-dvh flex-col">
+        <AppHeader screen="Own parts" />
+        <main className="flex min-h-0 flex-1 flex-col">
+          <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
+            <div className="min-w-64 flex-1">
+              <h1 className="text-[24px] leading-tight">
+                {total === 0
+                  ? 'You have added no own parts yet.'
+                  : `${pieces(total)} in ${stock.trays.length} ${stock.trays.length === 1 ? 'tray' : 'trays'}, worth ${money(worth)}.`}
+              </h1>
+              <p className="text-soft mt-1">
+                {tight.length === 0
+                  ? 'Your own parts. Every build takes from them, after its own spares.'
+                  : `${count(tight.length)} ${tight.length === 1 ? 'element is' : 'elements are'} asked for by several builds: there are not enough for all.`}
+              </p>
+            </div>
+            <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />
+            <Link href="/import?for=stock" className={buttonClass()}>
+              Import a list
+            </Link>
+          </div>
+          <p role="status" className="px-4 font-medium">
+            {acts.says}
+          </p>
+          <Tabs
+            label="Own parts"
+            chosen={part}
+            onChoose={setPart}
+            tabs={withKeys(PARTS, { trays: count(stock.trays.length), claims: count(contests.length) })}
+          >
+            <TabPart name="trays" className="flex min-h-0 flex-1 flex-col">
+              <TraysTab stock={stock} acts={acts} palette={palette} />
+            </TabPart>
+            <TabPart name="claims" className="flex min-h-0 flex-1 flex-col">
+              <ClaimsTab stock={stock} acts={acts} contests={contests} />
+            </TabPart>
+            <TabPart name="lent" className="flex min-h-0 flex-1 flex-col">
+              <LentTab stock={stock} acts={acts} />
+            </TabPart>
+            <TabPart name="together" className="flex min-h-0 flex-1 flex-col">
+              <TogetherTab stock={stock} acts={acts} palette={palette} />
+            </TabPart>
+          </Tabs>
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}

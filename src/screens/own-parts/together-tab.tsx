@@ -1,0 +1,163 @@
+import Link from 'next/link';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Workbench, type BuildSnapshot } from '@/core/workbench';
+import type { Colour } from '@/core/colour';
+import { priceLookup } from '@/core/ledger';
+import type { BuildId, EntryId } from '@/core/shared/ids';
+import { addDays, joinNeeds, needOf, placeTogether, PREFERENCES, type NeedReport } from '@/core/supply';
+import type { StockSnapshot } from '@/server/snapshot';
+import { Button } from '@/ui/button';
+import { Check } from '@/ui/field';
+import { count, pieces } from '@/ui/numbers';
+import { source } from '../common/build-store';
+import { ask } from '../common/answers';
+import { BuyingPlanView, useSourcing } from '../sourcing';
+import type { OwnPartsActs } from './own-parts-bar';
+
+/** A build with what it lacks after those that have own parts before it. */
+interface Lacking {
+  readonly workbench: Workbench;
+  readonly name: string;
+  readonly need: NeedReport;
+}
+
+/** Nobody can share a box: its pieces are one build's. */
+const TOGETHER = { ...PREFERENCES, boxes: false };
+
+/** What several builds lack, made up in one go: one parcel of a seller, one postage, and an order in it for each build. */
+export function TogetherTab({
+  stock,
+  acts,
+  palette,
+}: {
+  stock: StockSnapshot;
+  acts: OwnPartsActs;
+  palette: readonly Colour[];
+}) {
+  const [all, askAgain] = useLacking(stock);
+  /** What was ticked or not; a build that is limited to its boxes buys nothing unless it is. */
+  const [ticked, setTicked] = useState<ReadonlyMap<BuildId, boolean>>(new Map());
+  const isIn = useCallback(
+    (build: BuildId) => ticked.get(build) ?? !stock.bound.includes(build),
+    [ticked, stock.bound],
+  );
+  const chosen = useMemo(
+    () => (all === 'asking' || all === 'failed' ? [] : all).filter((l) => isIn(l.workbench.build)),
+    [all, isIn],
+  );
+  const need = useMemo(
+    () => ({
+      lots: joinNeeds(chosen.map((l) => l.need.lots)),
+      missing: chosen.reduce((s, l) => s + l.need.missing, 0),
+    }),
+    [chosen],
+  );
+  const known = useMemo(
+    () => ({
+      palette,
+      priceOf: priceLookup(stock.prices),
+      kindOf: (id: EntryId) =>
+        chosen.map((l) => l.workbench.records.entry.get(id)?.kind).find((kind) => kind !== undefined),
+      build: null,
+      preferences: TOGETHER,
+    }),
+    [palette, stock.prices, chosen],
+  );
+  const sourcing = useSourcing(need, known);
+  const today = addDays(new Date().toISOString(), stock.clock);
+  if (all === 'failed')
+    return (
+      <p role="alert" className="p-4">
+        The server did not answer for every build. <Button onClick={askAgain}>Ask again</Button>
+      </p>
+    );
+  if (all === 'asking')
+    return (
+      <p role="status" className="p-4">
+        Going through every build…
+      </p>
+    );
+  if (all.length === 0) return <p className="p-4">No build needs anything.</p>;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <fieldset className="border-rule flex flex-wrap items-center gap-x-5 border-b px-4 py-2">
+        <legend className="sr-only">Builds to buy for together</legend>
+        {all.map(({ workbench, name, need: own }) => (
+          <Check
+            key={workbench.build}
+            words={`${name}, ${pieces(own.missing)}${stock.bound.includes(workbench.build) ? ', bound to its boxes' : ''}`}
+            on={isIn(workbench.build)}
+            onChange={(on) => setTicked(new Map(ticked).set(workbench.build, on))}
+          />
+        ))}
+      </fieldset>
+      <div className="min-h-0 flex-1">
+        <BuyingPlanView
+          need={need}
+          sourcing={sourcing}
+          today={today}
+          waitingParts={stock.waitingParts}
+          boxes={false}
+          heading="h2"
+          act={acts.command}
+          onOrder={(plan, at) =>
+            acts.command(
+              placeTogether(
+                chosen.map((l) => l.workbench),
+                sourcing.lots,
+                plan,
+                at,
+                today,
+                source(),
+              ),
+            )
+          }
+        />
+      </div>
+      <p className="border-rule text-soft border-t px-4 py-2">
+        {count(chosen.length)} {chosen.length === 1 ? 'build shares' : 'builds share'} these parcels; each
+        counts its own pieces in under{' '}
+        {chosen.map(({ workbench, name }, i) => (
+          <span key={workbench.build}>
+            {i > 0 && ', '}
+            <Link href={`/builds/${workbench.build}/parts`} className="underline">
+              <bdi>{name}</bdi>
+            </Link>
+          </span>
+        ))}
+        . A box to break up is one build’s own, so it is planned there.
+      </p>
+    </div>
+  );
+}
+
+type Found = readonly Lacking[] | 'asking' | 'failed';
+
+/** The builds that lack something, in the order in which they have own parts, and going through them once more. */
+function useLacking(stock: StockSnapshot): readonly [Found, () => void] {
+  const [found, setFound] = useState<Found>('asking');
+  const [asked, setAsked] = useState(0);
+  const { builds, revision } = stock;
+  useEffect(() => {
+    let there = true;
+    void Promise.all(builds.map((b) => ask<BuildSnapshot>(`/api/builds/${b.id}/snapshot`))).then(
+      (snapshots) => {
+        if (!there) return;
+        // A build that is not answered for may lack a lot.
+        if (snapshots.some((s) => !s)) return setFound('failed');
+        setFound(
+          snapshots.flatMap((snapshot, i): Lacking[] => {
+            if (!snapshot) return [];
+            const workbench = new Workbench(snapshot);
+            const need = needOf(workbench);
+            return need.missing > 0 ? [{ workbench, name: builds[i]?.name ?? '', need }] : [];
+          }),
+        );
+      },
+    );
+    return () => {
+      there = false;
+    };
+  }, [builds, revision, asked]);
+  return [found, () => setAsked((n) => n + 1)];
+}

@@ -1,0 +1,154 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import Link from 'next/link';
+import { useMemo, useRef, useState } from 'react';
+import { changed, type Price } from '@/core/ledger';
+import { byElementName, elementName, elementSearch } from '@/core/parts';
+import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import type { StockSnapshot } from '@/server/snapshot';
+import { AppHeader } from '@/ui/app-header';
+import { buttonClass } from '@/ui/button';
+import { Input } from '@/ui/field';
+import { Glyph } from '@/ui/glyph';
+import { count } from '@/ui/numbers';
+import { PaletteProvider } from '@/ui/palette-context';
+import { useBackground } from '../common/use-background';
+import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../own-parts/own-parts-bar';
+
+/** The price book: what a piece costs, new and used. Plans are costed from it. */
+export function PricesScreen({ stock }: { stock: StockSnapshot }) {
+  const [wanted, setWanted] = useState('');
+  useBackground();
+  const acts = useOwnPartsActs(stock);
+  const palette = useOwnPartsPalette(stock);
+  const shown = useMemo(() => {
+    const fits = elementSearch(wanted);
+    return stock.prices.filter((p) => fits(p.element)).sort((a, b) => byElementName(a.element, b.element));
+  }, [stock.prices, wanted]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 42,
+    overscan: 12,
+  });
+  const set = (price: Price, to: Partial<Price>) =>
+    void acts.perform(
+      `set the price of ${elementName(price.element)}`.slice(0, 400),
+      changed('price', price, to),
+    );
+  return (
+    <PaletteProvider palette={palette}>
+      <div className="flex h-dvh flex-col">
+        <AppHeader screen="Prices" />
+        <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
+          <div className="mb-4 flex flex-wrap items-end gap-3">
+            <div className="min-w-64 flex-1">
+              <h1 className="text-[24px] leading-tight">
+                {stock.prices.length === 0
+                  ? 'The price book is empty.'
+                  : `${count(stock.prices.length)} prices are known.`}
+              </h1>
+              <p className="text-soft mt-1">
+                What a piece costs, new and used. Worth and plans are calculated from it; what it does not
+                know counts as nothing and is said.
+              </p>
+            </div>
+            <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />
+            <Link href="/import?for=prices" className={buttonClass('main')}>
+              Import a price list
+            </Link>
+          </div>
+          <p role="status" className="font-medium">
+            {acts.says}
+          </p>
+          {stock.prices.length > 0 && (
+            <>
+              <Input
+                value={wanted}
+                onChange={(e) => setWanted(e.target.value)}
+                aria-label="Find a price"
+                placeholder="Find a part or colour"
+                className="mb-2"
+              />
+              <div
+                ref={scroller}
+                tabIndex={0}
+                role="region"
+                aria-label="Prices"
+                className="border-rule bg-sheet min-h-0 flex-1 overflow-auto rounded-md border"
+              >
+                <ul style={{ height: virtual.getTotalSize() }} className="relative">
+                  {virtual.getVirtualItems().map((item) => {
+                    const price = shown[item.index];
+                    return (
+                      price && (
+                        <li
+                          key={price.id}
+                          style={{ transform: `translateY(${item.start}px)` }}
+                          className="border-rule absolute inset-x-0 top-0 flex h-[42px] items-center gap-3 border-b px-3"
+                        >
+                          <Glyph element={price.element} size={36} />
+                          <bdi className="min-w-0 flex-1 truncate">{elementName(price.element)}</bdi>
+                          <PriceInput
+                            name={`New price of ${elementName(price.element)}`}
+                            words="new £"
+                            value={price.newPrice}
+                            onKeep={(newPrice) => set(price, { newPrice })}
+                          />
+                          <PriceInput
+                            name={`Used price of ${elementName(price.element)}`}
+                            words="used £"
+                            value={price.usedPrice}
+                            onKeep={(usedPrice) => set(price, { usedPrice })}
+                          />
+                        </li>
+                      )
+                    );
+                  })}
+                </ul>
+              </div>
+            </>
+          )}
+        </main>
+      </div>
+    </PaletteProvider>
+  );
+}
+
+interface PriceInputProps {
+  readonly name: string;
+  readonly words: string;
+  readonly value: number | null;
+  readonly onKeep: (value: number | null) => void;
+}
+
+function PriceInput({ name, words, value, onKeep }: PriceInputProps) {
+  const written = value === null ? '' : moneyAsDecimal(value);
+  const [text, setText] = useState(written);
+  const [seen, setSeen] = useState(written);
+  if (seen !== written) {
+    setSeen(written);
+    setText(written);
+  }
+  const read = text.trim() === '' ? null : readMoney(text);
+  const keep = () => {
+    if (read === undefined) setText(written);
+    else if (read !== value) onKeep(read);
+  };
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="text-faint text-[12px]">{words}</span>
+      <Input
+        aria-label={name}
+        aria-invalid={read === undefined}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={keep}
+        onKeyDown={(e) => e.key === 'Enter' && keep()}
+        className="w-20 text-right"
+      />
+    </label>
+  );
+}

@@ -1,1 +1,0 @@
-export { ShelfScreen } from './shelf-screen';

@@ -1,0 +1,247 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Command } from '@/core/workbench';
+import type { WaitingPart } from '@/core/ledger';
+import { elementName } from '@/core/parts';
+import {
+  addDays,
+  boxId,
+  changesSince,
+  parcelsOf,
+  sameNeed,
+  type MarketAnswer,
+  type Parcel,
+} from '@/core/supply';
+import type { BuyingPlan } from '@/core/sourcing';
+import { Button, Key } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { count, money, pieces } from '@/ui/numbers';
+import { useCommands } from '../commands';
+import { BoxesShown } from './boxes-shown';
+import { ClosingBounds } from './closing-bounds';
+import { PreferencesForm } from './preferences-form';
+import { PricesChanged, type Asked } from './prices-changed';
+import type { SourcingFailure, SourcingTools, WantedParts } from './use-sourcing';
+import { ParcelsChart } from './parcels-chart';
+import { UnmetLots } from './unmet-lots';
+
+interface BuyingPlanViewProps {
+  readonly need: WantedParts;
+  readonly sourcing: SourcingTools;
+  readonly today: string;
+  readonly waitingParts: readonly WaitingPart[];
+  /** False where no box can be bought. */
+  readonly boxes?: boolean;
+  /** What its headline is to the page. */
+  readonly heading?: 'h1' | 'h2';
+  readonly act: (command: Command) => void;
+  /** Orders a plan at the prices of an answer. */
+  readonly onOrder: (plan: BuyingPlan, at: MarketAnswer) => void;
+}
+
+/** Who supplies what, for the least in all: bounds closing, parcels as columns, box against single parts. */
+export function BuyingPlanView({
+  need,
+  sourcing,
+  today,
+  waitingParts,
+  boxes = true,
+  heading: Heading = 'h1',
+  act,
+  onOrder,
+}: BuyingPlanViewProps) {
+  const { plan, market, step, bounds } = sourcing;
+  const parcels = useMemo(() => (plan && market ? parcelsOf(plan, market) : []), [plan, market]);
+  /** Every box is a parcel of its own. */
+  const toCome = parcels.length + (plan?.donors.reduce((sum, d) => sum + d.copies, 0) ?? 0);
+  const busy = step === 'asking' || step === 'solving';
+  // What was planned for has been changed or ordered since: it must be asked again.
+  const stale = plan !== null && !sameNeed(sourcing.needed, need.lots);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  /** Sellers may have changed their minds since the plan was made: they are asked again before anything is bought. */
+  const order = async () => {
+    if (!plan || !market || stale || asked === 'asking' || toCome === 0) return;
+    setAsked('asking');
+    const now = await sourcing.askAgain();
+    if (!now) return setAsked('failed');
+    const changes = changesSince(plan, market, now);
+    if (changes.length > 0) return setAsked({ changes, now });
+    buy(now);
+  };
+  const buy = (at: MarketAnswer) => {
+    if (!plan) return;
+    onOrder(plan, at);
+    setAsked(null);
+    sourcing.putAway();
+  };
+  const run = () => {
+    setAsked(null);
+    void sourcing.run();
+  };
+  useCommands(
+    [
+      { name: 'Find the best plan, or stop', key: 'g', run: () => (busy ? sourcing.stop() : run()) },
+      { name: 'Order the plan', key: 'o', run: () => void order() },
+    ],
+    true,
+  );
+  return (
+    <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[300px_1fr]">
+      <PreferencesForm sourcing={sourcing} busy={busy} need={need} boxes={boxes} onRun={run} />
+      <section aria-label="The plan" tabIndex={0} className="min-h-0 overflow-auto p-4">
+        <Heading className="text-[21px] leading-tight">{headline(sourcing, parcels, need)}</Heading>
+        <p role="status" className="text-soft mb-3">
+          {aside(sourcing, plan, parcels)}
+        </p>
+        {(busy || bounds.length > 0) && <ClosingBounds bounds={bounds} busy={busy} plan={plan} />}
+        {stale && (
+          <p role="alert" className="border-ink mb-3 rounded-md border p-2">
+            ▲ The need has changed since this was worked out. Find the plan again before you order.
+          </p>
+        )}
+        {plan && (
+          <>
+            <ByHand plan={plan} credit={sourcing.credit} />
+            {boxes && <BoxesShown plan={plan} sourcing={sourcing} today={today} />}
+            <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
+              {parcels.map((p) => (
+                <ParcelCard key={p.seller} parcel={p} today={today} />
+              ))}
+            </ul>
+            <UnmetLots plan={plan} sourcing={sourcing} today={today} waitingParts={waitingParts} act={act} />
+            <ParcelsChart sourcing={sourcing} />
+            {asked !== null && asked !== 'asking' && (
+              <PricesChanged asked={asked} onBuy={buy} onAgain={run} onDrop={() => setAsked(null)} />
+            )}
+            <Button
+              look="main"
+              disabled={stale || asked !== null || toCome === 0}
+              onClick={() => void order()}
+            >
+              Order these {count(toCome)} {toCome === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
+            </Button>
+          </>
+        )}
+      </section>
+    </div>
+  );
+}
+
+/** What is really paid: pieces, postage and boxes. The plan's own cost is weighed by what is preferred. */
+function paidFor(parcels: readonly Parcel[], plan: BuyingPlan, market: MarketAnswer | null): number {
+  const boxes = plan.donors.reduce((sum, d) => {
+    const box = market?.boxes.find((b) => boxId(b) === d.id);
+    return sum + d.copies * (box?.price ?? 0);
+  }, 0);
+  return boxes + parcels.reduce((sum, p) => sum + p.value + p.filler + p.postage, 0);
+}
+
+/** What failed, and what to do about it. */
+const FAILURES: Readonly<Record<SourcingFailure, readonly [string, string]>> = {
+  market: ['The sellers did not answer.', 'They were asked four times. Nothing was ordered; try again.'],
+  busy: ['Too many plans are being solved.', 'Nothing was ordered. Try again in a minute.'],
+  stopped: ['It was stopped before there was a plan.', 'Nothing was ordered. Find the plan again.'],
+  'not taken': [
+    'That is too much for one plan.',
+    'Nothing was ordered. Take the ticks off hidden parts in any colour and off other shapes, and try again.',
+  ],
+  server: [
+    'The plan could not be worked out.',
+    'The server does not answer. Nothing was ordered; try again.',
+  ],
+};
+
+function headline(
+  { step, failure, plan, market, place }: SourcingTools,
+  parcels: readonly Parcel[],
+  need: WantedParts,
+): string {
+  if (step === 'asking') return 'Asking the sellers what they have…';
+  if (step === 'solving' && place > 0)
+    return `${place} in the line: ${place === 1 ? 'another plan is' : 'other plans are'} being solved first…`;
+  if (step === 'solving') return 'Finding the best plan…';
+  if (step === 'failed') return FAILURES[failure ?? 'server'][0];
+  if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to buy.` : 'Nothing is missing.';
+  const boxes = plan.donors.reduce((s, d) => s + d.copies, 0);
+  const from = [
+    parcels.length > 0 ? `${count(parcels.length)} ${parcels.length === 1 ? 'parcel' : 'parcels'}` : '',
+    boxes > 0 ? `${count(boxes)} ${boxes === 1 ? 'box' : 'boxes'}` : '',
+  ].filter(Boolean);
+  const lack = plan.unmet.reduce((s, u) => s + u.qty, 0);
+  return `${money(paidFor(parcels, plan, market))} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} ${lack === 1 ? 'is' : 'are'} not available` : ''}.`;
+}
+
+function aside(
+  { step, failure, credit, market, broken }: SourcingTools,
+  plan: BuyingPlan | null,
+  parcels: readonly Parcel[],
+): string {
+  if (step === 'failed') return FAILURES[failure ?? 'server'][1];
+  if (broken)
+    return 'It was being worked out when the page was closed, and nothing was ordered. Find the plan again.';
+  if (!plan)
+    return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
+  const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;
+  const sure =
+    plan.status === 'optimal'
+      ? 'Proven: no plan that gets as much costs less.'
+      : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
+  const favour = paidFor(parcels, plan, market) - credit - plan.cost;
+  const why = [
+    credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',
+    favour > 0 ? `you give preferred sellers ${money(favour)}` : '',
+  ].filter(Boolean);
+  return why.length === 0 ? sure : `${sure} It is weighed as ${money(plan.cost)}: ${why.join(', and ')}.`;
+}
+
+function ByHand({ plan, credit }: { plan: BuyingPlan; credit: number }) {
+  const { cheapestEach, fewestSellers } = plan.byHand;
+  const saving = Math.min(cheapestEach, fewestSellers) - plan.cost;
+  return (
+    <dl className="border-rule mb-4 grid max-w-3xl grid-cols-3 border-y py-2">
+      {(
+        [
+          ['cheapest for each kind', cheapestEach],
+          ['one big seller first', fewestSellers],
+          [
+            credit > 0 ? 'saved against the better, left-overs counted' : 'saved against the better',
+            Math.max(0, saving),
+          ],
+        ] as const
+      ).map(([words, amount]) => (
+        <div key={words}>
+          <dd className="figure-md">{money(amount)}</dd>
+          <dt className="text-faint">{words}</dt>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
+  return (
+    <li className="border-edge bg-sheet rounded-md border p-3">
+      <h2 className="truncate">
+        <bdi>{p.name}</bdi>
+      </h2>
+      <p className="text-faint mb-2 text-[12px]">
+        {money(p.value)} + {money(p.postage)} postage
+        {p.filler > 0 && ` + ${money(p.filler)} to reach the least order`} ·{' '}
+        <span className="whitespace-nowrap">about {addDays(today, p.days)}</span>
+      </p>
+      <ul>
+        {p.lots.map((l) => (
+          <li key={`${l.element}${l.grade}`} className="flex min-h-8 items-center gap-2">
+            <Glyph element={l.element} size={26} />
+            <b className="w-7 text-right">{l.qty}</b>
+            <span className="min-w-0 flex-1 truncate" title={elementName(l.element)}>
+              {elementName(l.element)} <span className="text-faint">{l.grade}</span>
+            </span>
+            <span>{money(l.price)}</span>
+          </li>
+        ))}
+      </ul>
+    </li>
+  );
+}

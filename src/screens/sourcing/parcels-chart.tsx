@@ -1,0 +1,106 @@
+'use client';
+
+import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { useEffect, useRef, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import { poseProblem } from '@/core/supply';
+import { Button } from '@/ui/button';
+import { money } from '@/ui/numbers';
+import { solve } from './solve';
+import type { SourcingTools } from './use-sourcing';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+interface Point {
+  readonly parcels: number;
+  readonly cost: number;
+  readonly unmet: number;
+}
+
+const MOST = 8;
+const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
+
+/** What fewer parcels would cost: the plan made up again for one, two, three of them, and so on. */
+export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
+  const [points, setPoints] = useState<readonly Point[]>([]);
+  const [busy, setBusy] = useState(false);
+  const stopper = useRef<AbortController | null>(null);
+  useEffect(() => () => stopper.current?.abort(), []);
+  const { market, lots, preferences } = sourcing;
+  const { priceOf } = sourcing.known;
+  const draw = async () => {
+    if (!market) return;
+    const mine = new AbortController();
+    stopper.current = mine;
+    setBusy(true);
+    setPoints([]);
+    for (let parcels = 1; parcels <= MOST; parcels++) {
+      const problem = poseProblem(lots, market, { ...preferences, maxParcels: parcels }, priceOf);
+      const solved = await solve(problem, 1, mine.signal, () => undefined);
+      if (!solved.ok || mine.signal.aborted) break;
+      const plan = solved.value;
+      const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
+      setPoints((list) => [...list, { parcels, cost: plan.cost, unmet }]);
+      // More parcels than the plan wants change nothing any more.
+      if (new Set(plan.buys.map((b) => b.seller)).size < parcels) break;
+    }
+    setBusy(false);
+  };
+  const says = points
+    .map((p) => `${p.parcels}: ${money(p.cost)}${p.unmet > 0 ? `, ${p.unmet} not available` : ''}`)
+    .join('; ');
+  return (
+    <section className="mb-4 max-w-2xl">
+      <div className="mb-1 flex items-center gap-3">
+        <h2 className="flex-1">Cost against parcels</h2>
+        <Button disabled={!market} onClick={() => (busy ? stopper.current?.abort() : void draw())}>
+          {busy ? 'Stop, keep these' : 'Work it out'}
+        </Button>
+      </div>
+      {points.length > 0 && (
+        <>
+          <div className="h-44">
+            <Line
+              role="img"
+              aria-label={`Cost by number of parcels. ${says}`}
+              data={{
+                labels: points.map((p) => `${p.parcels}`),
+                datasets: [
+                  {
+                    data: points.map((p) => p.cost / 100),
+                    borderColor: '#161616',
+                    backgroundColor: '#fcfcfc',
+                    borderWidth: 2,
+                    pointRadius: 4,
+                    // Hollow: something is missing from that plan. Solid: all of it is had.
+                    pointBackgroundColor: points.map((p) => (p.unmet > 0 ? '#fcfcfc' : '#161616')),
+                  },
+                ],
+              }}
+              options={{
+                animation: false,
+                maintainAspectRatio: false,
+                plugins: { legend: { display: false } },
+                scales: {
+                  x: {
+                    title: { display: true, text: 'parcels', font },
+                    ticks: { font },
+                    grid: { display: false },
+                  },
+                  y: {
+                    beginAtZero: true,
+                    ticks: { font, callback: (v) => `£${v}` },
+                    grid: { color: '#d6d6d6' },
+                  },
+                },
+              }}
+            />
+          </div>
+          <p className="text-soft text-[12px]">
+            Solid: everything is available. Hollow: that few parcels leave something out.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}

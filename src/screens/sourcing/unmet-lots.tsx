@@ -1,0 +1,150 @@
+'use client';
+
+import { differenceWords } from '../words/colour';
+import { useEffect, useState } from 'react';
+import type { BuyingPlan, ProblemId } from '@/core/sourcing';
+import type { Command } from '@/core/workbench';
+import { added, type WaitingPart } from '@/core/ledger';
+import { asId, type WaitingId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
+import { elementName, type ElementKey } from '@/core/parts';
+import {
+  addDays,
+  inReach,
+  othersToAsk,
+  type InReach,
+  type MarketAnswer,
+  type Preferences,
+} from '@/core/supply';
+import { Glyph } from '@/ui/glyph';
+import { money } from '@/ui/numbers';
+import { askMarket } from '../common/ask-market';
+import type { SourcingTools } from './use-sourcing';
+
+const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
+
+/** Preferences as one lot has them: it may be asked for new, or used, whatever the others are. */
+const wishFor = (lot: ProblemId, p: Preferences): Preferences => {
+  const wish = p.condition.get(String(lot));
+  return wish === undefined ? p : { ...p, used: wish === 'used' };
+};
+
+/** What a plan leaves open, and for each lot what is in reach: the market is asked once more for what could stand in. */
+export function UnmetLots({
+  plan,
+  sourcing,
+  today,
+  waitingParts,
+  act,
+}: {
+  readonly plan: BuyingPlan;
+  readonly sourcing: SourcingTools;
+  readonly today: string;
+  readonly waitingParts: readonly WaitingPart[];
+  /** Carries out what somebody wishes for a lot that is not available. */
+  readonly act: (command: Command) => void;
+}) {
+  const { palette } = sourcing.known;
+  const waitedFor = new Set(waitingParts.map((w) => w.element));
+  const waiting = (element: ElementKey, qty: number) => {
+    const at = new Date().toISOString();
+    act({
+      label: `wait for ${elementName(element)}`,
+      diff: added('waiting', { id: asId<WaitingId>(crypto.randomUUID()), element, qty, note: '', at }),
+    });
+  };
+  const [market, setMarket] = useState<MarketAnswer | 'asking' | 'failed'>('asking');
+  const open = plan.unmet.map((u) => elementOf(u.lot));
+  const key = open.join('\n');
+  useEffect(() => {
+    if (!key) return;
+    const stop = new AbortController();
+    const ask = async () => {
+      setMarket('asking');
+      const answer = await askMarket(othersToAsk(key.split('\n') as ElementKey[], palette), stop.signal);
+      if (!stop.signal.aborted) setMarket(answer ?? 'failed');
+    };
+    void ask();
+    return () => stop.abort();
+  }, [key, palette]);
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="Not available now" className="mb-4">
+      <h2 className="mb-1">Not available now</h2>
+      <ul>
+        {plan.unmet.map((u) => {
+          const element = elementOf(u.lot);
+          return (
+            <li key={String(u.lot)} className="border-rule flex min-h-9 gap-2 border-t py-1">
+              <Glyph element={element} mark="out" size={30} />
+              <div className="min-w-0">
+                <p className="flex flex-wrap items-center gap-3">
+                  {u.qty} {elementName(element)}
+                  {waitedFor.has(element) ? (
+                    <span className="text-faint">waited for</span>
+                  ) : (
+                    <Button
+                      aria-label={`Wait for ${elementName(element)}`}
+                      onClick={() => waiting(element, u.qty)}
+                    >
+                      Wait for it
+                    </Button>
+                  )}
+                </p>
+                {market === 'asking' ? (
+                  <p className="text-faint">Asking what would do instead…</p>
+                ) : market === 'failed' ? (
+                  <p>The sellers did not say what would do instead. Find the plan again to ask once more.</p>
+                ) : (
+                  <Reaches
+                    found={inReach(element, plan, market, wishFor(u.lot, sourcing.preferences), palette)}
+                    today={today}
+                  />
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Reaches({ found, today }: { found: readonly InReach[]; today: string }) {
+  if (found.length === 0)
+    return <p>No seller has it, nor a similar colour or other shapes in its place. Plan another part.</p>;
+  return (
+    <ul>
+      {found.map((f) => (
+        <li key={JSON.stringify(f)} className="flex items-center gap-2">
+          {f.kind === 'colour' && <Glyph element={f.element} size={26} />}
+          {f.kind === 'shape' && f.parts.map((p) => <Glyph key={p.element} element={p.element} size={26} />)}
+          <span>{reachWords(f, today)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** "Used: 3 from 12p, most of them at Tide Parts." */
+function reachWords(f: InReach, today: string): string {
+  const there = `${f.pieces} from ${money(f.price)}, most of them at ${f.seller}`;
+  switch (f.kind) {
+    case 'used':
+      return `Used: ${there}. Allow used parts.`;
+    case 'later':
+      return `By ${addDays(today, f.days)}: ${there}. Allow ${f.days} days.`;
+    case 'shut out':
+      return `From sellers you excluded, or who do not promise genuine parts: ${there}.`;
+    case 'another parcel':
+      return `In a parcel more than you allow: ${there}.`;
+    case 'several limits':
+      return `Only with more than one of your limits lifted: ${there}.`;
+    case 'colour':
+      return `${elementName(f.element)}, ${differenceWords(f.deltaE)}: ${there}.`;
+    case 'shape': {
+      const parts = f.parts.map((p) => `${p.qty} ${elementName(p.element)}`).join(' and ');
+      return `${parts} in place of each: enough for ${f.pieces}, ${money(f.price)} each time.`;
+    }
+  }
+}

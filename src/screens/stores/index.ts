@@ -1,2 +1,0 @@
-export { StoresScreen } from './stores-screen';
-export { PricesScreen } from './prices-screen';

@@ -1,0 +1,61 @@
+import { inventoryCsv, makeModFile, ordersCsv, pickCsv, sparesCsv, worklogCsv } from '@/core/formats';
+import type { BuildId } from '@/core/shared/ids';
+import type { Handle } from '@/data/database';
+import { openWorkbench } from './snapshot';
+
+export const FILES = [
+  'worklog.csv',
+  'inventory-as-built.csv',
+  'inventory-as-planned.csv',
+  'spares.csv',
+  'orders.csv',
+  'pick-list.csv',
+  'mod.json',
+] as const;
+export type FileName = (typeof FILES)[number];
+
+/** One of a build's files: its name for saving and its text; undefined when there is no such build. */
+export function exportFile(
+  handle: Handle,
+  build: BuildId,
+  file: FileName,
+): { name: string; text: string } | undefined {
+  const workbench = openWorkbench(handle, build);
+  if (!workbench) return undefined;
+  const { zones, modifications, palette, priceOf } = workbench;
+  const context = (planned: boolean) => ({
+    books: planned ? workbench.planned : workbench.built,
+    zones,
+    modifications,
+    palette,
+    priceOf,
+  });
+  const order = new Map(modifications.map((m, i) => [m.id, i]));
+  const sorted = workbench.entries
+    .filter((e) => e.whatIf === null && e.modification)
+    .sort(
+      (a, b) =>
+        (order.get(a.modification!) ?? 0) - (order.get(b.modification!) ?? 0) || a.position - b.position,
+    );
+  const title = workbench.records.build.get(build)?.name ?? 'build';
+  const name = `${
+    title
+      .normalize('NFKD')
+      .replace(/[^\w ]+/g, '')
+      .trim()
+      .replace(/\s+/g, '-')
+      .toLowerCase()
+      .slice(0, 60) || 'build'
+  }-${file}`;
+  const text: Record<FileName, () => string> = {
+    'worklog.csv': () => worklogCsv(context(true), sorted),
+    'inventory-as-built.csv': () => inventoryCsv(context(false)),
+    'inventory-as-planned.csv': () => inventoryCsv(context(true)),
+    'spares.csv': () => sparesCsv(context(false)),
+    'orders.csv': () => ordersCsv(workbench),
+    'pick-list.csv': () => pickCsv(workbench),
+    'mod.json': () =>
+      `${JSON.stringify(makeModFile(workbench.records, build, workbench.planned), null, 1)}\n`,
+  };
+  return { name, text: text[file]() };
+}

@@ -1,0 +1,133 @@
+import { describe, expect, it } from 'vitest';
+import { planSchema, type Problem } from '@/core/sourcing';
+import { PROBLEM } from '@/core/shared/bounds';
+import { faultsOf, randomProblem } from '@/core/testing/sourcing';
+import { solveSourcing, solveRequest } from './solve-sourcing';
+import { MOST_THREADS, threadCount } from './threads/solver-pool';
+
+const bytes = (value: unknown) => new TextEncoder().encode(JSON.stringify(value));
+
+/** How often the event loop turned while some work went on: hardly ever, where the work keeps it from turning. */
+async function beatsDuring(work: Promise<unknown>): Promise<number> {
+  let beats = 0;
+  const timer = setInterval(() => beats++, 10);
+  await work;
+  clearInterval(timer);
+  return beats;
+}
+
+/** Hundreds of elements in a tangle of overlapping lots. */
+function tangle(): Problem {
+  const elements = Array.from({ length: 400 }, (_, i) => ({ id: `e${i}`, part: 'p', colour: 'c', grams: 1 }));
+  return {
+    schema: 'makeup/1',
+    name: 'tangle',
+    elements,
+    lots: Array.from({ length: 1500 }, (_, i) => ({
+      id: `l${i}`,
+      qty: 3,
+      accept: [...new Set(Array.from({ length: 40 }, (__, k) => `e${(i * 7 + k * 11) % 400}`))],
+    })),
+    sellers: Array.from({ length: 20 }, (_, s) => ({
+      id: `s${s}`,
+      minOrder: 0,
+      postage: [{ maxGrams: 1e6, pence: 200 }],
+      offers: elements.map(({ id }, i) => ({
+        element: id,
+        price: 1 + ((i * (s + 3)) % 29),
+        stock: 2,
+        minQty: 1,
+        multiple: 1,
+      })),
+    })),
+    donors: [],
+    maxSellers: null,
+  };
+}
+
+describe('solving keeps nobody else waiting', () => {
+  it('steps without number are refused before anything is worked out', async () => {
+    const wish = { problem: randomProblem(1, 20, 10), options: { iterations: 10_000_000 } };
+    expect(await solveRequest(bytes(wish))).toEqual({
+      ok: false,
+      reason: { refused: 'shape', where: 'options.iterations', says: expect.any(String) },
+    });
+  });
+
+  it('as many steps as are allowed run beside the server, within their time, and can be stopped', async () => {
+    const problem = randomProblem(2, 120, 60);
+    const stopper = new AbortController();
+    const options = { iterations: PROBLEM.iterations, seconds: 60 };
+    const work = solveSourcing(problem, options, { signal: stopper.signal });
+    setTimeout(() => stopper.abort(), 1200);
+    expect(await beatsDuring(work)).toBeGreaterThan(20);
+    expect(faultsOf(problem, await work)).toEqual([]);
+  });
+
+  it('the same seed and number of steps give the same plan', async () => {
+    const problem = randomProblem(3, 30, 12);
+    const plans = [1, 2].map(() => solveSourcing(problem, { iterations: 80, seed: 5 }));
+    const [one, two] = await Promise.all(plans);
+    expect(one).toEqual(two);
+  });
+
+  it('lots in a tangle end in their time with a lawful plan', async () => {
+    const problem = tangle();
+    const plan = await solveSourcing(problem, { seconds: 1.5 });
+    expect(planSchema.safeParse(plan).success).toBe(true);
+    expect(plan.buys.length).toBeGreaterThan(0);
+  });
+
+  it('a tangle beyond the bound is refused with how large it is', async () => {
+    const large = tangle();
+    const lots = large.lots.flatMap((l) => [l, { ...l, id: `${l.id} again` }, { ...l, id: `${l.id} more` }]);
+    const accept = large.elements.map((e) => e.id);
+    const problem = { ...large, lots: lots.map((l) => ({ ...l, accept })) };
+    expect(await solveRequest(bytes({ problem }))).toMatchObject({
+      ok: false,
+      reason: { fault: 'too entangled', pairs: expect.any(Number) },
+    });
+  });
+
+  it.each([
+    ['nonsense', 'not json'],
+    [JSON.stringify({}), 'shape'],
+  ])('%s: %s', async (text, refused) =>
+    expect(await solveRequest(new TextEncoder().encode(text))).toMatchObject({ reason: { refused } }),
+  );
+});
+
+describe('many at once', () => {
+  it('wait for one another, are told their place, and never take more threads than there are cores', async () => {
+    const places: number[] = [];
+    let most = 0;
+    const listener = setInterval(() => (most = Math.max(most, threadCount())), 5);
+    const abreast = Math.max(1, Math.floor(MOST_THREADS / 2));
+    const jobs = Array.from({ length: abreast + 2 }, (_, i) =>
+      solveSourcing(randomProblem(i + 1, 30, 15), { seconds: 0.5 }, { onPlace: (p) => places.push(p) }),
+    );
+    for (const [i, plan] of (await Promise.all(jobs)).entries())
+      expect(faultsOf(randomProblem(i + 1, 30, 15), plan)).toEqual([]);
+    clearInterval(listener);
+    expect(places.slice(0, 2)).toEqual([1, 2]);
+    expect(places).toContain(1);
+    expect(most).toBeLessThanOrEqual(MOST_THREADS + 1);
+  });
+
+  it('who leaves the line is not solved, and those behind move up', async () => {
+    const first = solveSourcing(randomProblem(1, 60, 30), { seconds: 1 });
+    const fill = Array.from({ length: Math.max(0, Math.floor(MOST_THREADS / 2) - 1) }, () =>
+      solveSourcing(randomProblem(1, 60, 30), { seconds: 1 }),
+    );
+    const stopper = new AbortController();
+    const places: number[] = [];
+    const second = solveRequest(bytes({ problem: randomProblem(2, 9, 5) }), { signal: stopper.signal });
+    const third = solveSourcing(randomProblem(3, 9, 5), { seconds: 0.3 }, { onPlace: (p) => places.push(p) });
+    stopper.abort();
+    expect(await second).toEqual({ ok: false, reason: { fault: 'stopped' } });
+    await Promise.all([first, third, ...fill]);
+    // Each place that it was told is nearer to its turn than the one before.
+    expect(places).toEqual(places.toSorted((a, b) => b - a));
+    expect([places.length > 1, places.at(-1)]).toEqual([true, 1]);
+  });
+});

@@ -1,0 +1,72 @@
+import loadHighs from 'highs';
+import type { LinearModel } from '@/core/sourcing';
+
+type Highs = Awaited<ReturnType<typeof loadHighs>>;
+let loading: Promise<Highs> | null = null;
+
+/** The solver, loaded once in each thread. */
+export const highs = (): Promise<Highs> => (loading ??= loadHighs());
+
+export interface ExactOptions {
+  readonly start: Float64Array | null;
+  readonly seconds: number;
+  /** Relative gap at which it is good enough. */
+  readonly gap: number;
+  /** Called with every better solution. */
+  readonly onBetter?: (values: Float64Array) => void;
+  /** Called now and then with the proven bound; true stops it. */
+  readonly onBound?: (bound: number) => boolean;
+}
+
+export interface ExactAnswer {
+  readonly values: Float64Array | null;
+  readonly bound: number;
+  readonly optimal: boolean;
+}
+
+/** Solves a linear model with HiGHS (Huangfu and Hall 2018). Blocks its thread. */
+export function solveExactly(solver: Highs, p: LinearModel, options: ExactOptions): ExactAnswer {
+  const finite = (a: Float64Array) =>
+    a.map((v) => (v === Infinity ? solver.infinity : v === -Infinity ? -solver.infinity : v));
+  const rows = p.rowLower.length;
+  return solver.withModel(
+    {
+      numCols: p.columns,
+      numRows: rows,
+      colCost: p.cost,
+      colLower: p.lower,
+      colUpper: finite(p.upper),
+      rowLower: finite(p.rowLower),
+      rowUpper: finite(p.rowUpper),
+      matrix: {
+        format: 'csr' as const,
+        numRows: rows,
+        numCols: p.columns,
+        starts: p.starts,
+        indices: p.indices,
+        values: p.values,
+      },
+      integrality: p.integer,
+    },
+    (model): ExactAnswer => {
+      model.options.set('output_flag', false);
+      model.options.set('time_limit', Math.max(0.05, options.seconds));
+      model.options.set('mip_rel_gap', options.gap);
+      if (options.start) model.setSolution({ colValue: options.start });
+      const kinds = solver.constants.callbackType;
+      const { modelStatus } = model.run({
+        [kinds.mipImprovingSolution]: (event) => {
+          if (event.data.mip_solution) options.onBetter?.(event.data.mip_solution);
+        },
+        [kinds.mipInterrupt]: (event) => {
+          const bound = event.data.mip_dual_bound;
+          if (bound !== undefined && options.onBound?.(bound)) event.interrupt();
+        },
+      });
+      const optimal = modelStatus === solver.constants.modelStatus.optimal;
+      const values = Float64Array.from(model.getSolution().colValue);
+      const bound = Number(model.info.get('mip_dual_bound'));
+      return { values: values.length === p.columns ? values : null, bound, optimal };
+    },
+  );
+}

@@ -1,0 +1,73 @@
+import type { MessagePort } from 'node:worker_threads';
+import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
+
+/**
+ * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `trial` tries choices of
+ * donor boxes, `whole` solves the whole linear model and proves a floor, `floor` proves one by relaxation alone, `steps`
+ * searches for so many steps and no longer.
+ */
+export type Role = 'search' | 'trial' | 'whole' | 'floor' | 'steps';
+
+/** A request as it came: the threads read it themselves, so that however large it is nobody else waits for it. */
+export interface Asked {
+  readonly bytes: SharedArrayBuffer;
+  /** Names the bytes, so that a thread that has read them once need not again. */
+  readonly key: string;
+}
+
+/** Work for a thread. What is said about it goes through a port of its own, so that nothing of an earlier one gets in. */
+export interface Task extends Asked {
+  readonly role: Role;
+  readonly seconds: number;
+  /** When the whole began, milliseconds since the epoch: waiting for a thread counts too. */
+  readonly began: number;
+  readonly seed: number;
+  /** For `steps`: how many. */
+  readonly iterations: number;
+  readonly port: MessagePort;
+}
+
+/** Reads a request and checks it, before anything is solved. */
+export interface ReadTask extends Asked {
+  readonly role: 'read';
+  readonly port: MessagePort;
+}
+
+/** A linear model that is solved as it is, for whoever is not making up parts. */
+export interface LinearModelTask {
+  readonly role: 'linear model';
+  readonly linearModel: LinearModel;
+  readonly seconds: number;
+  readonly port: MessagePort;
+}
+
+export type AnyTask = Task | ReadTask | LinearModelTask;
+
+/** Why a request is not solved. */
+export type RequestFault =
+  | { readonly refused: 'not json' }
+  | { readonly refused: 'shape'; readonly where: string; readonly says: string }
+  | ProblemFault;
+
+export interface ReadOptions {
+  readonly seconds?: number | undefined;
+  readonly seed?: number | undefined;
+  readonly iterations?: number | undefined;
+}
+
+export type ToThread = { readonly say: 'adopt'; readonly saved: Saved } | { readonly say: 'stop' };
+
+export type FromThread =
+  | { readonly say: 'read'; readonly fault: RequestFault }
+  | { readonly say: 'read'; readonly fault: null; readonly offers: number; readonly options: ReadOptions }
+  | {
+      readonly say: 'better';
+      readonly saved: Saved;
+      readonly plan: BuyingPlan;
+      /** True while it leaves only unmet what nobody has: then floors speak of it. */
+      readonly whole: boolean;
+    }
+  | { readonly say: 'floor'; readonly floor: number }
+  | { readonly say: 'proven' }
+  | { readonly say: 'values'; readonly values: Float64Array | null; readonly optimal: boolean }
+  | { readonly say: 'done' };

@@ -1,0 +1,227 @@
+import { parentPort, receiveMessageOnPort } from 'node:worker_threads';
+import type { Problem } from '@/core/sourcing';
+import { cheapestEach } from '@/core/sourcing/by-hand';
+import type { Compiled } from '@/core/sourcing/compile';
+import { modelOf } from '@/core/sourcing/milp';
+import { partModel } from '@/core/sourcing/part-model';
+import { reachableNeed } from '@/core/sourcing/reachable';
+import { Solver } from '@/core/sourcing/solver';
+import { planOf } from '@/core/sourcing/plan';
+import { scoreOf } from '@/core/sourcing/state';
+import { seededRandom } from '@/core/shared/random';
+import { highs, solveExactly } from './exact';
+import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
+import { problemOf, requestFault } from './read-request';
+import { boundStepsFor, isShort, searchShare } from './roles';
+import { warmUp } from './warm-up';
+
+/** One task: its clock, what other threads found meanwhile, and what was told last. */
+class Job {
+  readonly solver: Solver;
+  stopped = false;
+  private told = Infinity;
+  private sentBound = -Infinity;
+  readonly compiled: Compiled;
+  private readonly problem: Problem;
+
+  constructor(readonly task: Task) {
+    const { compiled, problem } = problemOf(task);
+    [this.compiled, this.problem] = [compiled, problem];
+    this.tellFirst();
+    const { seed, seconds, role } = task;
+    const boundSteps =
+      role === 'steps'
+        ? Math.min(600, Math.ceil(task.iterations / 10))
+        : boundStepsFor(role, compiled.offers, seconds);
+    this.solver = new Solver(compiled, { seed, trialDonors: role === 'trial', boundSteps });
+    this.tellBest();
+  }
+
+  /** A plan at once: should the time be over before the search has begun, there is one to give. */
+  private tellFirst(): void {
+    if (this.task.role === 'floor') return;
+    const first = cheapestEach(this.compiled).save();
+    const byHand = { cheapestEach: Math.round(first.cost), fewestSellers: Math.round(first.cost) };
+    const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
+    this.tell({ say: 'better', saved: first, plan, whole: false });
+  }
+
+  tell(message: FromThread): void {
+    this.task.port.postMessage(message);
+  }
+
+  get elapsed(): number {
+    return (Date.now() - this.task.began) / 1000;
+  }
+
+  get left(): number {
+    return this.task.seconds - this.elapsed;
+  }
+
+  get over(): boolean {
+    return this.stopped || this.left <= 0;
+  }
+
+  /** Reads what came in: better plans from elsewhere, or the word to stop. */
+  listen(): void {
+    for (;;) {
+      const got = receiveMessageOnPort(this.task.port) as { message: ToThread } | undefined;
+      if (!got) return;
+      const { message } = got;
+      if (message.say === 'stop') this.stopped = true;
+      if (message.say === 'adopt' && this.solver.adopt(message.saved)) this.told = scoreOf(this.solver.best);
+    }
+  }
+
+  tellBest(): void {
+    const { best } = this.solver;
+    if (scoreOf(best) < this.told - 1e-9) {
+      this.told = scoreOf(best);
+      const plan = this.solver.plan(this.problem, 'bestSoFar');
+      this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
+    }
+    this.sendBound(this.solver.floor);
+  }
+
+  sendBound(floor: number): void {
+    if (!Number.isFinite(floor) || floor <= this.sentBound) return;
+    this.sentBound = floor;
+    this.tell({ say: 'floor', floor });
+  }
+}
+
+/** Searches until some of the time is over, listening in between. */
+function searchUntil(job: Job, share: number): void {
+  let next = 0;
+  while (!job.over && job.elapsed < share * job.task.seconds) {
+    job.solver.work(job.elapsed / (share * job.task.seconds));
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+    job.tellBest();
+  }
+  job.tellBest();
+}
+
+/** Solves parts of the best plan exactly, one after another, until the time is over. */
+async function solveParts(job: Job): Promise<void> {
+  const solver = await highs();
+  const random = seededRandom(job.task.seed + 1);
+  const { solver: own } = job;
+  const short = isShort(job.compiled.offers, job.task.seconds);
+  for (let n = 0; !job.over && job.left > (short ? 0.12 : 0.3); n++) {
+    job.listen();
+    const size = short ? { open: 6, closed: n % 3 } : { open: 5 + (n % 3), closed: 3 + (n % 4) };
+    const part = partModel(own.c, own.best, own.promising(50), size, random);
+    if (!part?.start) return searchUntil(job, 1);
+    const answer = solveExactly(solver, part.model.linearModel, {
+      start: part.start,
+      seconds: Math.min(short ? 0.45 : 1.5, job.left - 0.08),
+      gap: 1e-4,
+    });
+    if (answer.values) own.adoptExactly(part.whole(part.model.decode(answer.values)));
+    // A little search from the new place: cheap, and it finds what the part could not see.
+    for (let i = 0; i < 8; i++) own.work(0.97);
+    job.tellBest();
+  }
+}
+
+/** Solves the whole linear model: right for small and middling problems, and it proves a floor. */
+async function solveWhole(job: Job): Promise<void> {
+  const solver = await highs();
+  const { c } = job.solver;
+  const need = reachableNeed(c);
+  const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
+    (s) => c.offersOfSeller[s]!.length > 0,
+  );
+  const model = modelOf(c, sellers, need);
+  // A moment of search first: what the solver begins with is then worth having.
+  const wait = c.offers < 500 ? 0.05 : Math.min(0.8, job.task.seconds * 0.1);
+  const until = job.elapsed + wait;
+  while (!job.over && job.elapsed < until) job.solver.work(1 - (until - job.elapsed) / wait);
+  job.tellBest();
+  job.listen();
+  const take = (values: Float64Array): void => {
+    job.solver.adoptExactly(model.decode(values));
+    job.tellBest();
+  };
+  const answer = solveExactly(solver, model.linearModel, {
+    start: model.encode(job.solver.best),
+    seconds: job.left,
+    gap: 0,
+    onBetter: take,
+    onBound: (bound) => {
+      job.sendBound(Math.ceil(bound - 1e-6));
+      return job.over;
+    },
+  });
+  if (answer.values) take(answer.values);
+  job.sendBound(Math.ceil(answer.bound - 1e-6));
+  if (answer.optimal) job.tell({ say: 'proven' });
+}
+
+/** Steps of the floor alone, towards whatever the others have found. */
+function proveBound(job: Job): void {
+  let next = 0;
+  while (!job.over) {
+    job.sendBound(job.solver.boundStep());
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+  }
+}
+
+/** Searches for a number of steps: the same plan for the same seed and number, as long as the time lasts. */
+function searchBySteps(job: Job): void {
+  const { iterations } = job.task;
+  let next = 0;
+  for (let i = 0; i < iterations && !job.over && !job.solver.isProven; i++) {
+    job.solver.work(i / iterations);
+    if (job.elapsed < next) continue;
+    next = job.elapsed + 0.04;
+    job.listen();
+    job.tellBest();
+  }
+  job.tellBest();
+  if (job.solver.isProven) job.tell({ say: 'proven' });
+}
+
+async function solve(task: Task): Promise<void> {
+  const job = new Job(task);
+  if (task.role === 'whole') await solveWhole(job);
+  else if (task.role === 'steps') searchBySteps(job);
+  else if (task.role === 'trial') searchUntil(job, 1);
+  else if (task.role === 'floor') proveBound(job);
+  else {
+    searchUntil(job, searchShare(job.compiled.offers, task.seconds));
+    if (!job.over) await solveParts(job);
+  }
+  job.tell({ say: 'done' });
+}
+
+async function solveLinearModel({ linearModel, seconds, port }: LinearModelTask): Promise<void> {
+  const answer = solveExactly(await highs(), linearModel, { start: null, seconds, gap: 0 });
+  const tell = (message: FromThread) => port.postMessage(message);
+  tell({ say: 'values', values: answer.values, optimal: answer.optimal });
+  tell({ say: 'done' });
+}
+
+function read(task: ReadTask): void {
+  const tell = (message: FromThread) => task.port.postMessage(message);
+  const read = requestFault(task);
+  if ('problem' in read)
+    tell({ say: 'read', fault: null, offers: offersIn(read.problem), options: read.options });
+  else tell({ say: 'read', fault: read });
+  tell({ say: 'done' });
+}
+
+const offersIn = (problem: Problem): number => problem.sellers.reduce((n, s) => n + s.offers.length, 0);
+
+let asked = false;
+parentPort?.on('message', (task: AnyTask) => {
+  asked = true;
+  if (task.role === 'read') read(task);
+  else void (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
+});
+// Whoever waits already is served first.
+void highs().then(() => asked || warmUp());

@@ -1,0 +1,55 @@
+import { solveBySteps, type Problem } from '@/core/sourcing';
+import { between, seededRandom } from '@/core/shared/random';
+
+/**
+ * Runs the search on a made-up problem, so that the code a thread is going to need has been compiled before somebody
+ * waits for it. Half a second, once in a thread's life.
+ */
+export function warmUp(): void {
+  const random = seededRandom(1);
+  const [lots, sellers] = [90, 40];
+  const elements = Array.from({ length: lots }, (_, i) => ({
+    id: `e${i}`,
+    part: '',
+    colour: '',
+    grams: 1 + (i % 5),
+  }));
+  const problem: Problem = {
+    schema: 'makeup/1',
+    name: 'warm-up',
+    elements,
+    lots: elements.map(({ id }, i) => ({
+      id,
+      qty: between(random, 1, 12),
+      accept: [id, `e${(i + 1) % lots}`],
+    })),
+    sellers: Array.from({ length: sellers }, (_, s) => ({
+      id: `s${s}`,
+      minOrder: s % 3 === 0 ? 300 : 0,
+      postage: [
+        { maxGrams: 60, pence: 150 },
+        { maxGrams: 500, pence: 300 },
+        { maxGrams: 90_000, pence: 900 },
+      ],
+      offers: elements
+        .filter(() => random() < 0.4)
+        .map(({ id }) => ({
+          element: id,
+          price: between(random, 2, 30),
+          stock: between(random, 1, 40),
+          minQty: 1,
+          multiple: random() < 0.2 ? 2 : 1,
+        })),
+    })),
+    donors: [
+      {
+        id: 'd',
+        price: 400,
+        maxCopies: 2,
+        yields: elements.slice(0, 20).map(({ id }) => ({ element: id, qty: 2 })),
+      },
+    ],
+    maxSellers: null,
+  };
+  solveBySteps(problem, 1, 120);
+}
