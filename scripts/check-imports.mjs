@@ -66,8 +66,32 @@ const { output } = await cruise(
   { tsConfig: extractTSConfig('tsconfig.json') },
 );
 const { violations, totalCruised } = output.summary;
+
+/** Folders of the core and of the screens that lean on each other in a circle, deep imports and types counted too. */
+function folderCircles() {
+  const folderOf = (file) => /^src\/(?:core|screens)\/[^/]+(?=\/)/.exec(file)?.[0];
+  const leans = new Map();
+  for (const { source, dependencies } of output.modules) {
+    const from = folderOf(source);
+    if (!from || /\.test\.tsx?$|\/testing\//.test(source)) continue;
+    for (const { resolved } of dependencies) {
+      const to = folderOf(resolved);
+      if (to && to !== from && !to.endsWith('/testing'))
+        leans.set(from, (leans.get(from) ?? new Set()).add(to));
+    }
+  }
+  const circles = [];
+  const walk = (at, way) => {
+    if (way.includes(at)) return circles.push([...way.slice(way.indexOf(at)), at]);
+    for (const next of leans.get(at) ?? []) walk(next, [...way, at]);
+  };
+  for (const from of leans.keys()) walk(from, []);
+  return [...new Set(circles.map((c) => [...new Set(c)].sort().join(' and ')))];
+}
+const circles = folderCircles();
+for (const c of circles) console.error(`a circle of folders: ${c}`);
 for (const v of violations) console.error(`${v.rule.name}: ${v.from} -> ${v.to}`);
 // A tool that sees next to nothing says "no violations" too.
 if (totalCruised < 100) console.error(`only ${totalCruised} modules seen: the check is blind`);
-console.log(`${totalCruised} modules, ${violations.length} wrong turns`);
-process.exitCode = violations.length > 0 || totalCruised < 100 ? 1 : 0;
+console.log(`${totalCruised} modules, ${violations.length + circles.length} wrong turns`);
+process.exitCode = violations.length + circles.length > 0 || totalCruised < 100 ? 1 : 0;

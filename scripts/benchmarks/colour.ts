@@ -1,8 +1,9 @@
-import { auditColours, budgetCurve, planRecolour, type Choice } from '../../src/core/mismatch';
+import { auditColours, budgetCurve, type Choice } from '@/core/mismatch';
+import { planRecolour } from '@/core/recolouring';
 import { Workbench } from '../../src/core/workbench';
 import { PALETTE } from '../../src/core/colour';
 import { paintPhoto, readPhoto } from '../../src/core/photo';
-import { matchByAge, type AgeBatch } from '../../src/core/inspection';
+import { matchByAge, type AgeBatch } from '@/core/fading';
 import type { ColourId } from '../../src/core/shared/ids';
 import { between, seededRandom } from '../../src/core/shared/random';
 import { openDatabase } from '../../src/data/database';

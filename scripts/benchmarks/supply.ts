@@ -1,4 +1,5 @@
-import { planRecolour, planSteps, withKnowledge } from '../../src/core/mismatch';
+import { planRecolour, planSteps } from '@/core/recolouring';
+import { withKnowledge } from '@/core/mismatch';
 import { Workbench } from '../../src/core/workbench';
 import { PALETTE } from '../../src/core/colour';
 import { grade, stockAccount } from '../../src/core/ledger';
@@ -6,7 +7,8 @@ import { elementKey, readPartName, type ElementKey } from '../../src/core/parts'
 import { asId, countingIds, type ColourId, type TrayId } from '../../src/core/shared/ids';
 import { between, pick, seededRandom } from '../../src/core/shared/random';
 import { StockIndex, type StockLot } from '../../src/core/stock';
-import { needOf, poseProblem, PREFERENCES } from '../../src/core/supply';
+import { needOf } from '@/core/need';
+import { poseProblem, PREFERENCES } from '@/core/market';
 import { openDatabase } from '../../src/data/database';
 import { readRecords } from '../../src/data/records';
 import { seedDemo } from '../../src/demo/seed';

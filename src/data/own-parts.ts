@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Entry } from '@/core/ledger';
-import type { Claim } from '@/core/stock';
+import type { Claim, Entry } from '@/core/ledger';
 import type { Database } from './database';
 import { readEntries } from './records';
 import { recordTable } from './schema';

@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { Workbench, type Command, type Source } from '../core/workbench';
+import { Workbench } from '../core/workbench';
+import type { Command, Source } from '@/core/ledger';
 import type { LabD65 } from '../core/colour';
 import {
   added,
@@ -15,7 +16,8 @@ import {
 } from '../core/ledger';
 import { elementKey, readPartName, type ElementKey } from '../core/parts';
 import { asId, type ActionId, type BuildId, type ColourId, type FindingId } from '../core/shared/ids';
-import { allThere, baseCopies, boxLots, countLot, keepReading, type Count } from '../core/inspection';
+import { allThere, baseCopies, boxLots, countLot, type Count } from '@/core/inspection';
+import { keepReading } from '@/core/fading';
 import type { Handle } from '../data/database';
 import { writeTruth } from '../data/hidden-truths';
 import { storePhoto } from '../data/photos';

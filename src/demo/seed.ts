@@ -6,9 +6,8 @@ import {
   readLine,
   toBuy,
   Workbench,
-  type Command,
-  type Source,
 } from '../core/workbench';
+import type { Command, Source } from '@/core/ledger';
 import { added, joinDiffs, type Modification } from '../core/ledger';
 import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import {

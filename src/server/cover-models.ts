@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { recordSchema } from '@/core/formats/record-schemas';
-import { coverModel, type Cover, type CoverBox, type CoverModel, type MarketBox } from '@/core/supply';
+import { coverModel, type Cover, type CoverBox, type CoverModel } from '@/core/pool';
+import type { MarketBox } from '@/core/market';
 import type { Handle } from '@/data/database';
 import { solveLinearModel } from './solve-linear-model';
 import { boxesForSale } from './market';

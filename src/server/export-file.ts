@@ -1,4 +1,5 @@
-import { inventoryCsv, makeModFile, ordersCsv, pickCsv, sparesCsv, worklogCsv } from '@/core/formats';
+import { inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
+import { ordersCsv, pickCsv } from '@/core/orders';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { openWorkbench } from './snapshot';

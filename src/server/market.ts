@@ -2,7 +2,7 @@ import { withKnowledge } from '@/core/mismatch';
 import { priceLookup } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import { CLOCK_ID } from '@/core/ledger';
-import { type MarketAnswer, type MarketBox } from '@/core/supply';
+import type { MarketAnswer, MarketBox } from '@/core/market';
 import { readCatalogue, readSetLots } from '@/data/catalogue';
 import type { Handle } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';

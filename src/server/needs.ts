@@ -1,5 +1,5 @@
 import { Workbench } from '@/core/workbench';
-import { needOf } from '@/core/supply';
+import { needOf } from '@/core/need';
 import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';

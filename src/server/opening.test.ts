@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readLine, Workbench } from '@/core/workbench';
 import { FIGURES } from '@/core/ledger';
-import { needOf } from '@/core/supply';
+import { needOf } from '@/core/need';
 import { el } from '@/core/testing/world';
 import { takeSurroundings, takeKnowledge, takeOpening, takeSnapshot } from './snapshot';
 import { importStock } from './import-rows';

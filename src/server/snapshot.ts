@@ -3,12 +3,13 @@ import {
   placeOf,
   RECORD_TYPES,
   STOCK_SCOPE,
+  type Claim,
   type RecordType,
   type TypedRecord,
 } from '@/core/ledger';
 import { Workbench, type Surroundings, type BuildSnapshot, type Knowledge } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
-import { claimsIn, orderOfBuilds, type Claim } from '@/core/stock';
+import { claimsIn, orderOfBuilds } from '@/core/stock';
 import type { Database, Handle } from '@/data/database';
 import { currentRevision, undoTargets } from '@/data/actions';
 import { balancesElsewhere, stockBalances } from '@/data/balances';

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { changed } from '@/core/ledger';
-import { savePlan, PREFERENCES, readPlan, type SavedPlan } from '@/core/supply';
+import { savePlan, PREFERENCES, readPlan, type SavedPlan } from '@/core/market';
 import { currentRevision } from '@/data/actions';
 import type { Handle } from '@/data/database';
 import { keepFinished } from '@/server/finished-runs';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { PricesScreen } from '@/screens/own-parts';
+import { PricesScreen } from '@/screens/prices';
 import { takeStockSnapshot } from '@/server/snapshot';
 import { withWorkspace } from '../with-workspace';
 

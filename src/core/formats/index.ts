@@ -15,7 +15,6 @@ export {
   writeCsv,
 } from './csv';
 export type { FileContext } from './csv';
-export { ordersCsv, ORDERS_COLUMNS, pickCsv, PICK_COLUMNS } from './parts-csv';
 export { modFileDiff, stockEntry } from './mod-file-diff';
 export { makeModFile, modFileSchema, readModFile, type ModFileFault } from './mod-file';
 export { listOf, type ModFile } from './travelling';

@@ -4,7 +4,7 @@ import { lex } from '../log-line/lexer';
 import { readPartName } from '../parts';
 import { readDecimal } from '../shared/decimal';
 import { readMoney } from '../shared/money';
-import { readPriceList } from '../supply';
+import { readPriceList } from '../market';
 import { readCount, type BoxLot } from '../inspection';
 import { aliasKey, guessColumns, headingKey, PURPOSES, readDelimited, readModFile, readRows } from './index';
 

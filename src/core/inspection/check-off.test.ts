@@ -2,17 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { entryFault, goneAccount, modelAccount, needList, overdrafts } from '../ledger';
 import { did, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
-import {
-  allThere,
-  baseCopies,
-  boxLots,
-  completeness,
-  countLot,
-  markWanted,
-  notNeeded,
-  planReplacement,
-  type Count,
-} from './index';
+import { allThere, countLot, type Count } from './check-off';
+import { baseCopies, boxLots } from './box-lots';
+import { completeness, notNeeded } from './completeness';
+import { markWanted, planReplacement } from './replace-missing';
 
 const ferry = () =>
   makeWorkbench({

@@ -1,4 +1,5 @@
-import type { Command, Source, Workbench } from '../workbench';
+import type { Command, Source } from '../ledger';
+import type { Workbench } from '../workbench';
 import { addModification } from '../workbench';
 import {
   added,

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeWorkbench } from '../testing/workbench';
-import { baseCopies, boxLots, countProblem, printCount, readCount } from './index';
+import { baseCopies, boxLots } from './box-lots';
+import { countProblem } from './check-off';
+import { printCount, readCount } from './read-count';
 
 const workbench = makeWorkbench({ zones: { Hull: ['12 brick 2x4 chalk'] } });
 const lot = boxLots(workbench, baseCopies(workbench)[0]!.id)[0]!;

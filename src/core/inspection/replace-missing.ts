@@ -1,4 +1,5 @@
-import { planWork, type Command, type PlannedWork, type Source, type Workbench } from '../workbench';
+import { planWork, type PlannedWork, type Workbench } from '../workbench';
+import type { Command, Source } from '../ledger';
 import {
   added,
   BLANK_INTENT,

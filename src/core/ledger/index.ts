@@ -2,6 +2,8 @@ export * from '../places';
 export * from '../records';
 export { upgradeDiff } from './upgrade-diff';
 export { BLANK_ENTRY } from './blank-entry';
+export type { Claim } from './claim';
+export type { Command, Source } from './command';
 export { scopesOf, STOCK_SCOPE } from './action';
 export type { Action } from './action';
 export {

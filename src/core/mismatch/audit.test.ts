@@ -6,26 +6,13 @@ import { asId, type ColourId, type EntryId, type ExposureId, type PartId } from 
 import { did, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import type { Workbench } from '../workbench';
-import {
-  affordableColours,
-  alternativesFor,
-  auditColours,
-  availability,
-  budgetCurve,
-  leaveMismatch,
-  planFixes,
-  planInstead,
-  planRecolour,
-  planShapes,
-  planSteps,
-  proposeSeen,
-  showing,
-  MISMATCH_KINDS,
-  withKnowledge,
-  type Choice,
-  type Register,
-  type MismatchKind,
-} from './index';
+import { affordableColours, planRecolour, planSteps } from '../recolouring';
+import { alternativesFor, availability, withKnowledge, type Register } from './register';
+import { auditColours } from './audit';
+import { budgetCurve, type Choice } from './budget';
+import { leaveMismatch, planFixes, planInstead, planShapes } from './plan-fixes';
+import { proposeSeen } from './exposure';
+import { showing, MISMATCH_KINDS, type MismatchKind } from './mismatches';
 
 const source = testSource();
 const YEAR = 2026;

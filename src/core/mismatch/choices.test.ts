@@ -3,7 +3,9 @@ import { averageReadings, type LabD65 } from '../colour';
 import { asId, type ColourId } from '../shared/ids';
 import { makeWorkbench, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
-import { auditColours, planRecolour, type Register } from './index';
+import { auditColours } from './audit';
+import { planRecolour } from '../recolouring';
+import type { Register } from './register';
 import { isOpen, Prices } from './fixes';
 
 const everything: Register = { look: () => ({ made: true, from: 1990, to: null }) };

@@ -3,7 +3,7 @@ import type { Workbench } from '../workbench';
 import { zoneOf, type LeftMismatch, type Seen } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
-import { hiddenByEntries, lotKey } from '../inspection';
+import { hiddenByEntries, lotKey } from '../fading';
 import { SEEN_SHARE } from './exposure';
 import { isJudged, schemesOf } from './scheme';
 import { seenLots, type SeenLot } from './seen-lots';

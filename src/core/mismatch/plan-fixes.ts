@@ -1,11 +1,5 @@
-import {
-  planWork,
-  type Command,
-  type Plan,
-  type PlannedWork,
-  type Source,
-  type Workbench,
-} from '../workbench';
+import { planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
+import type { Command, Source } from '../ledger';
 import {
   added,
   BLANK_INTENT,

@@ -2,7 +2,7 @@ import type { Workbench } from '../workbench';
 import { modelAccount, type Seen } from '../ledger';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
-import { exposureOf, hiddenByEntries, hiddenOf } from '../inspection';
+import { exposureOf, hiddenByEntries, hiddenOf } from '../fading';
 import { proposeSeen, SEEN_SHARE } from './exposure';
 
 /** A lot of a zone with how much of it is seen. */

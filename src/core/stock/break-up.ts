@@ -1,4 +1,5 @@
-import { transferOf, type Command, type Source, type Workbench } from '../workbench';
+import { transferOf, type Workbench } from '../workbench';
+import type { Command, Source } from '../ledger';
 import {
   added,
   BLANK_ENTRY,

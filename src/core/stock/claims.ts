@@ -4,22 +4,14 @@ import {
   written,
   type AccountKey,
   type Build,
+  type Claim,
   type ClaimRank,
   type Entry,
   type Grade,
 } from '../ledger';
-import type { Command } from '../workbench';
+import type { Command } from '../ledger';
 import type { ElementKey } from '../parts';
 import type { BuildId } from '../shared/ids';
-
-/** Pieces in own parts that a build's plans take. */
-export interface Claim {
-  readonly build: BuildId;
-  readonly account: AccountKey;
-  readonly element: ElementKey;
-  readonly grade: Grade;
-  readonly qty: number;
-}
 
 /** What planned entries take from own parts, build by build. What-ifs claim nothing. */
 export function claimsOf(entries: Iterable<Entry>): Claim[] {

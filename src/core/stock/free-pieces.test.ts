@@ -4,7 +4,7 @@ import { addModification as begin, readLine } from '../workbench';
 import { freeAt, freeGrades, freeOf, grade, keptAt, stockAccount, type KeptAssembly } from '../ledger';
 import { asId, countingIds, type KeptAssemblyId } from '../shared/ids';
 import { between, seededRandom } from '../shared/random';
-import { needOf, pickList, placeholdersOf } from '../supply';
+import { needOf, pickList, placeholdersOf } from '../need';
 import { did, makeWorkbench, TEST_TRAY, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import { keepWhole } from './index';

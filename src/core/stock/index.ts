@@ -3,7 +3,7 @@ export type { TypedLot, TypedLotProblem } from './typed-lot';
 export { addStock, giveBack, mergeTrays, moveStock, openLoans, takeFrom } from './stock';
 export type { StockLot } from './stock';
 export { claimsIn, claimsOf, contested, orderOfBuilds, rankBuilds, shareOut } from './claims';
-export type { Claim, Contest, Share } from './claims';
+export type { Contest, Share } from './claims';
 export { proposeTrays, putAway } from './put-away';
 export type { PutAwayChoice, TrayProposal } from './put-away';
 export { breakUpBuild, breakUpBox, donorReport } from './break-up';

@@ -1,5 +1,5 @@
 import { added, type AccountKey, type KeptAssembly } from '../ledger';
-import type { Command, Source } from '../workbench';
+import type { Command, Source } from '../ledger';
 import { asId, type KeptAssemblyId } from '../shared/ids';
 
 /** Keeps pieces at a place together under a name, so that nothing else takes them. */

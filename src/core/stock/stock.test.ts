@@ -16,7 +16,7 @@ import {
   type Movement,
   type Tray,
 } from '../ledger';
-import { needOf } from '../supply';
+import { needOf } from '../need';
 import { did, makeWorkbench, TEST_BUILD, TEST_TRAY, testSource, used, zoneId } from '../testing/workbench';
 import { el, ELEMENTS } from '../testing/world';
 import { asId, type BuildId, type TrayId } from '../shared/ids';

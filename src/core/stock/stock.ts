@@ -1,4 +1,4 @@
-import type { Command, Source } from '../workbench';
+import type { Command, Source } from '../ledger';
 import {
   added,
   BLANK_ENTRY,

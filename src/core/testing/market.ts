@@ -1,6 +1,6 @@
 import { grade } from '../ledger';
 import type { ElementKey } from '../parts';
-import type { MarketAnswer, MarketBox, MarketOffer, MarketSeller } from '../supply';
+import type { MarketAnswer, MarketBox, MarketOffer, MarketSeller } from '../market';
 
 /** An offer for tests: new, sold singly, unless said otherwise. */
 export const offerOf = (

@@ -1,4 +1,5 @@
-import { planWork, Workbench, type Command, type Source } from '../workbench';
+import { planWork, Workbench } from '../workbench';
+import type { Command, Source } from '../ledger';
 import {
   BLANK_ENTRY,
   BLANK_INTENT,

@@ -9,7 +9,7 @@ import {
   type Pieces,
 } from '../ledger';
 import { asId, type AssemblyId, type EntryId, type ModificationId } from '../shared/ids';
-import type { Command, Source } from './command';
+import type { Command, Source } from '../ledger';
 import type { LineReading } from './read-line';
 import type { Workbench } from './workbench';
 

@@ -3,7 +3,7 @@ export type { Surroundings, BuildSnapshot, Knowledge, UndoRedo } from './snapsho
 export { paletteOf, Workbench } from './workbench';
 export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';
-export type { Command, Source } from './command';
+export type { Command, Source } from '../ledger';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
 export { placeOrder, toBuy } from './order-commands';

@@ -1,6 +1,6 @@
 import { added, changed, joinDiffs, removed, type Modification, type Zone } from '../ledger';
 import { asId, type ModificationId, type ZoneId } from '../shared/ids';
-import type { Command, Source } from './command';
+import type { Command, Source } from '../ledger';
 import type { Workbench } from './workbench';
 
 export function addModification(

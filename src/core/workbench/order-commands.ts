@@ -9,7 +9,7 @@ import {
   type Order,
 } from '../ledger';
 import { asId, type EntryId, type OrderId } from '../shared/ids';
-import type { Command, Source } from './command';
+import type { Command, Source } from '../ledger';
 import type { Workbench } from './workbench';
 
 /** Pieces that planned entries are still to be bought for: planned, and from outside. */

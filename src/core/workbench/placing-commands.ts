@@ -13,7 +13,7 @@ import {
 } from '../ledger';
 import { asId, type EntryId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
-import type { Command, Source } from './command';
+import type { Command, Source } from '../ledger';
 import type { Workbench } from './workbench';
 
 /**

@@ -9,7 +9,7 @@ import {
   type Modification,
 } from '../ledger';
 import { asId, type EntryId, type ModificationId, type PhaseId, type ZoneId } from '../shared/ids';
-import type { Command, Source } from './command';
+import type { Command, Source } from '../ledger';
 import type { Workbench } from './workbench';
 
 /** A modification to be made with its entries prepared. */

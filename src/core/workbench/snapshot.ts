@@ -6,8 +6,8 @@ import {
   type Price,
   type RecordSet,
   type TypedRecord,
+  type Claim,
 } from '../ledger';
-import type { Claim } from '../stock/claims';
 import type { BuildId } from '../shared/ids';
 
 /** What would be undone and redone next, by its id and in words; null when there is nothing. */

@@ -1,6 +1,6 @@
 import { BLANK_ENTRY, type Entry, type Movement } from '../ledger';
 import { asId, type EntryId } from '../shared/ids';
-import type { Source } from './command';
+import type { Source } from '../ledger';
 import type { Workbench } from './workbench';
 
 /** An entry of a build that puts pieces away, or brings them to hand: done, in no modification, and counted nowhere. */

@@ -1,6 +1,6 @@
 import { changed, joinDiffs, removed, type Entry, type WhatIf } from '../ledger';
 import type { WhatIfId } from '../shared/ids';
-import type { Command } from './command';
+import type { Command } from '../ledger';
 import type { Workbench } from './workbench';
 
 /** Puts a what-if's entries into the plan, and the list away. */

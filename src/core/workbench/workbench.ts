@@ -1,6 +1,6 @@
 import { PALETTE, makeColour, type Colour } from '../colour';
 import { Lexicon, type CallContext } from '../log-line';
-import type { TypedRecord } from '../ledger';
+import type { TypedRecord, Claim } from '../ledger';
 import {
   applyDiff,
   Books,
@@ -21,7 +21,6 @@ import {
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
-import type { Claim } from '../stock/claims';
 import { listsOf, type EntryLists } from './entry-lists';
 import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';

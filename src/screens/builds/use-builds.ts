@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import type { Builds } from '@/server/build-list';
-import { ask } from '../common/answers';
+import { ask } from '../sending/answers';
 
 /** How long typing may pause before it is looked for. */
 const PAUSE_MS = 150;

@@ -2,13 +2,8 @@
 
 import { differenceWords } from '../words/colour';
 import { useMemo, useState } from 'react';
-import {
-  affordableColours,
-  type Audit,
-  type ColourOffer,
-  type Register,
-  type WantedShape,
-} from '@/core/mismatch';
+import { affordableColours, type ColourOffer, type WantedShape } from '@/core/recolouring';
+import type { Audit, Register } from '@/core/mismatch';
 import { onPieces } from '@/core/ledger';
 import { elementKey, readPartName, splitElementKey } from '@/core/parts';
 import type { PartId } from '@/core/shared/ids';

@@ -1,6 +1,6 @@
 'use client';
 
-import { exposureOf, hiddenOf } from '@/core/inspection';
+import { exposureOf, hiddenOf } from '@/core/fading';
 import { SEEN, type Seen } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';

@@ -12,7 +12,7 @@ import {
   planFadingOption,
   type FadingOption,
   type ZoneFading,
-} from '@/core/inspection';
+} from '@/core/fading';
 import { Button, Key } from '@/ui/button';
 import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';

@@ -6,7 +6,7 @@ import { averageReadings, deltaE00, enoughReadings, hexOfLab, type LabD65 } from
 import { modelAccount } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { keepReading } from '@/core/inspection';
+import { keepReading } from '@/core/fading';
 import type { MeterState } from '@/simulated/colour-meter';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -10,7 +10,7 @@ import {
   type Fix,
   type Register,
 } from '@/core/mismatch';
-import type { Command } from '@/core/workbench';
+import type { Command } from '@/core/ledger';
 import { elementKey, elementName, inColour, splitElementKey } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

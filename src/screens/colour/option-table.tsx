@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { hexOfLab } from '@/core/colour';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import type { FadingOption } from '@/core/inspection';
+import type { FadingOption } from '@/core/fading';
 import { Glyph } from '@/ui/glyph';
 import { count, money } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';

@@ -6,7 +6,7 @@ import type { CardKind, Disc, PhotoReading } from '@/core/photo';
 import { modelAccount } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { keepReading } from '@/core/inspection';
+import { keepReading } from '@/core/fading';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { asThresholds, FADING_GRADES, hexOfLab } from '@/core/colour';
 import { elementName } from '@/core/parts';
-import { readingLab, setFadingGrades, thresholdsOf, trustReading } from '@/core/inspection';
+import { readingLab, setFadingGrades, thresholdsOf, trustReading } from '@/core/fading';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';

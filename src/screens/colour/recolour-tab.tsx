@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { mapName, planRecolour, planSteps, seenLots, type ColourMap, type Register } from '@/core/mismatch';
+import { mapName, planRecolour, planSteps, type ColourMap } from '@/core/recolouring';
+import { seenLots, type Register } from '@/core/mismatch';
 import { takeTally, type Tally } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { ColourId, ZoneId } from '@/core/shared/ids';

@@ -3,7 +3,7 @@
 import { added, changed, type Exposure, type Seen } from '@/core/ledger';
 import { elementName, type ElementKey } from '@/core/parts';
 import { asId, type ExposureId, type ZoneId } from '@/core/shared/ids';
-import { exposureOf, hiddenOf, lotKey } from '@/core/inspection';
+import { exposureOf, hiddenOf, lotKey } from '@/core/fading';
 import { useBuild } from '../common/build-store';
 
 /** Keeps what a person says of how much of a lot is seen. */

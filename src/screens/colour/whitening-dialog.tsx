@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { endWhitening, startWhitening, type ZoneFading } from '@/core/inspection';
+import { endWhitening, startWhitening, type ZoneFading } from '@/core/fading';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';

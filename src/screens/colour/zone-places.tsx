@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { proposeSeen } from '@/core/mismatch';
 import { batchOf, modelAccount } from '@/core/ledger';
 import { byElementName, elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { exposureOf, hiddenOf, type ZoneFading } from '@/core/inspection';
+import { exposureOf, hiddenOf, type ZoneFading } from '@/core/fading';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';

@@ -1,5 +1,5 @@
 import type { ElementKey } from '@/core/parts';
-import type { MarketAnswer } from '@/core/supply';
+import type { MarketAnswer } from '@/core/market';
 
 /** Asks up to four times: the network fails now and then. */
 export async function askMarket(

@@ -9,10 +9,10 @@ import { perform, undoOrRedo } from '@/server/perform';
 import { takeSurroundings, takeKnowledge, takeOpening, takeSnapshot } from '@/server/snapshot';
 import { stepsFrom } from '@/server/steps';
 import { NOW, testBuild, type TestBuild } from '@/server/testing/workspace';
-import { post } from './answers';
+import { post } from '../sending/answers';
 import { makeBuildStore, type BuildStore } from './build-store';
-import { fetchSteps } from './feed-client';
-import { Outbox } from './outbox';
+import { fetchSteps } from '../sending/feed-client';
+import { Outbox } from '../sending/outbox';
 
 let t: TestBuild;
 /** What the network does to each request: let it through, lose it, or lose its answer. */

@@ -2,7 +2,8 @@
 
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
-import { Workbench, type BuildSnapshot, type Command, type Source, type UndoRedo } from '@/core/workbench';
+import { Workbench, type BuildSnapshot, type UndoRedo } from '@/core/workbench';
+import type { Command, Source } from '@/core/ledger';
 import { Books, conflictWith, type Entry, type View } from '@/core/ledger';
 import {
   asId,
@@ -15,10 +16,10 @@ import {
 import { cutText } from '@/core/shared/text';
 import { leftWords, outcomeWords, refusalWords } from '@/screens/words/refusal';
 import { BuildSync } from './build-sync';
-import type { Steps } from './feed-client';
+import type { Steps } from '../sending/feed-client';
 import { firstSelection } from './first-selection';
-import type { Outbox, Outcome } from './outbox';
-import { windowOutbox } from './window-outbox';
+import type { Outbox, Outcome } from '../sending/outbox';
+import { windowOutbox } from '../sending/window-outbox';
 
 export interface Notice {
   readonly text: string;

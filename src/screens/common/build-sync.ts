@@ -10,9 +10,9 @@ import type { WhatIfId } from '@/core/shared/ids';
 import type { Performed } from '@/server/perform';
 import type { FeedItem } from '@/data/actions';
 import { elsewhereWords } from '../words/refusal';
-import { ask } from './answers';
+import { ask } from '../sending/answers';
 import type { BuildState } from './build-store';
-import { fetchSteps, type Steps } from './feed-client';
+import { fetchSteps, type Steps } from '../sending/feed-client';
 import { firstSelection } from './first-selection';
 
 /** How often what is known is asked for before it is left at what the page opened with. */

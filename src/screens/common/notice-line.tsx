@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { useStore } from 'zustand';
 import { unreachedWords } from '../words/refusal';
 import { useBuild, type Notice } from './build-store';
-import { outboxState } from './window-outbox';
+import { outboxState } from '../sending/window-outbox';
 
 /** What was done stays so long, with its undo; what went wrong, or happened elsewhere, until it is dismissed. */
 const DONE_MS = 9000;

@@ -2,8 +2,8 @@
 
 import { useEffect } from 'react';
 import { useBuildStore } from './build-store';
-import { followSteps } from './feed-client';
-import { sendWhatWasLeft } from './window-outbox';
+import { followSteps } from '../sending/feed-client';
+import { sendWhatWasLeft } from '../sending/window-outbox';
 
 /** Hears of what other windows do, as it happens, and sends what a window that is gone had left. */
 export function useCatchUp(): void {

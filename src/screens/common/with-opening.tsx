@@ -4,7 +4,7 @@ import { useEffect, useState, type ComponentType } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
-import { ask } from './answers';
+import { ask } from '../sending/answers';
 
 /** What a page opens a build with: all of it, or, where its log is long, its name; the page then asks for the rest. */
 export type Opening = BuildSnapshot | { readonly later: BuildId; readonly name: string };

@@ -14,7 +14,7 @@ import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import { typedLotWords } from '../words/typed-lot';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 /** Counting parts in by one line; where they go is proposed. */
 export function AddStockForm({

@@ -12,7 +12,7 @@ import { Glyph } from '@/ui/glyph';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import { list } from '../words/places';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 const keyOf = (l: StockLot): string => `${l.account}|${l.element}|${l.grade}`;
 

@@ -9,7 +9,7 @@ import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, pieces } from '@/ui/numbers';
 import { AllNeeds } from './all-needs';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 /** What builds have planned to take from own parts, and who gets what does not do for all. */
 export function ClaimsTab({

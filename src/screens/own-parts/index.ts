@@ -1,2 +1,1 @@
 export { OwnPartsScreen } from './own-parts-screen';
-export { PricesScreen } from '../prices/prices-screen';

@@ -11,7 +11,7 @@ import { Field, Input, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 /** What is out on loan, to whom and since when; had back in whole or in part. */
 export function LentTab({ stock, acts }: { stock: StockSnapshot; acts: OwnPartsActs }) {

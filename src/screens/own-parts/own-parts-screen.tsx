@@ -14,7 +14,7 @@ import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { LentTab } from './lent-tab';
-import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from './own-parts-bar';
+import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
 import { ClaimsTab } from './claims-tab';

@@ -4,15 +4,17 @@ import { Workbench, type BuildSnapshot } from '@/core/workbench';
 import type { Colour } from '@/core/colour';
 import { priceLookup } from '@/core/ledger';
 import type { BuildId, EntryId } from '@/core/shared/ids';
-import { addDays, joinNeeds, needOf, placeTogether, PREFERENCES, type NeedReport } from '@/core/supply';
+import { addDays, joinNeeds, PREFERENCES } from '@/core/market';
+import { needOf, type NeedReport } from '@/core/need';
+import { placeTogether } from '@/core/orders';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
-import { ask } from '../common/answers';
+import { ask } from '../sending/answers';
 import { BuyingPlanView, useSourcing } from '../sourcing';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 /** A build with what it lacks after those that have own parts before it. */
 interface Lacking {

@@ -15,7 +15,7 @@ import { source } from '../common/build-store';
 import { ChosenPanel } from './chosen-panel';
 import { AddStockForm } from './add-stock-form';
 import { LotGrid } from './lot-grid';
-import type { OwnPartsActs } from './own-parts-bar';
+import type { OwnPartsActs } from '../common/own-parts-acts';
 
 /** Trays with their places, and what lies in them, drawn; what is chosen can be moved, lent, sold or binned. */
 export function TraysTab({

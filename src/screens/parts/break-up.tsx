@@ -5,7 +5,7 @@ import { modelAccount, type Tray } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { TrayId, ZoneId } from '@/core/shared/ids';
 import { breakUpBox, breakUpBuild, donorReport, type DonorReport } from '@/core/stock';
-import { needOf } from '@/core/supply';
+import { needOf } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';

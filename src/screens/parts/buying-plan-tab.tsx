@@ -1,6 +1,7 @@
 'use client';
 
-import { placePlan, type NeedReport } from '@/core/supply';
+import { placePlan } from '@/core/orders';
+import type { NeedReport } from '@/core/need';
 import { useBuild } from '../common/build-store';
 import { BuyingPlanView, type SourcingTools } from '../sourcing';
 import { useToday } from './use-today';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
-import { boxOf, receiveOrder, type AwaitedLot } from '@/core/supply';
+import { boxOf, receiveOrder, type AwaitedLot } from '@/core/orders';
 import { fateOf } from '@/simulated/market';
 import { Button } from '@/ui/button';
 import { Check, Input, Select } from '@/ui/field';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { elementName } from '@/core/parts';
-import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/supply';
+import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, pieces, piecesOfKinds } from '@/ui/numbers';

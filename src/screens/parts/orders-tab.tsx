@@ -3,19 +3,13 @@
 import { useEffect, useState } from 'react';
 import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import {
-  addDays,
-  awaited,
-  boxOf,
-  moveClock,
-  outlookOf,
-  type MarketSeller,
-  type Outlook,
-} from '@/core/supply';
+import { addDays, outlookOf, type MarketSeller, type Outlook } from '@/core/market';
+import { awaited, boxOf } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces, kinds } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
+import { moveClock } from '@/simulated/clock';
 import { fateOf } from '@/simulated/market';
 import { useBuild } from '../common/build-store';
 import { askMarket } from '../common/ask-market';

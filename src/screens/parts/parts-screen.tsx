@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { EntryId } from '@/core/shared/ids';
-import { needOf } from '@/core/supply';
+import { needOf } from '@/core/need';
 import { count } from '@/ui/numbers';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';

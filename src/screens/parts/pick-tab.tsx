@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { elementName } from '@/core/parts';
 import type { ModificationId } from '@/core/shared/ids';
-import { pickList, pickOut, type PickOrder } from '@/core/supply';
+import { pickList, pickOut, type PickOrder } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';

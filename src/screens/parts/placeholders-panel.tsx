@@ -1,7 +1,7 @@
 'use client';
 
 import { elementName } from '@/core/parts';
-import { placeholdersOf, swapPlaceholders } from '@/core/supply';
+import { placeholdersOf, swapPlaceholders } from '@/core/need';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';

@@ -2,7 +2,7 @@
 
 import { useDeferredValue, useMemo, useState } from 'react';
 import { searchWords, splitElementKey } from '@/core/parts';
-import { coloursOfPart, poolHolds, type PoolBox } from '@/core/supply';
+import { coloursOfPart, poolHolds, type PoolBox } from '@/core/pool';
 import { Input } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';

@@ -5,7 +5,7 @@ import { added, changed, removed, type PoolModel } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import { asId, type PoolModelId } from '@/core/shared/ids';
 import { readTypedLot } from '@/core/stock';
-import type { PoolBox, PoolWant } from '@/core/supply';
+import type { PoolBox, PoolWant } from '@/core/pool';
 import type { CoverAnswer } from '@/server/cover-models';
 import { Button } from '@/ui/button';
 import { Check, Field, Input } from '@/ui/field';

@@ -4,7 +4,7 @@ import { differenceWords } from '../words/colour';
 import { useEffect, useMemo, useState } from 'react';
 import { accountOwner, placeOf, type Entry } from '@/core/ledger';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } from '@/core/supply';
+import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } from '@/core/pool';
 import { Check, Field, Input } from '@/ui/field';
 import { Glyph, LotGlyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, piecesOfKinds } from '@/ui/numbers';

@@ -1,6 +1,7 @@
 'use client';
 
-import { addDays, daysAhead } from '@/core/supply';
+import { addDays } from '@/core/market';
+import { daysAhead } from '@/simulated/clock';
 import { useBuild } from '../common/build-store';
 
 /** Today, or a later day when the clock was moved on. */

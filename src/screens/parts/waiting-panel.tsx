@@ -5,7 +5,7 @@ import { added, removed, type WaitingPart } from '@/core/ledger';
 import { elementKey, elementName, type ElementKey } from '@/core/parts';
 import { asId, type WaitingId } from '@/core/shared/ids';
 import { readTypedLot } from '@/core/stock';
-import { nowAvailable, type MarketAnswer, type NowAvailable } from '@/core/supply';
+import { nowAvailable, type MarketAnswer, type NowAvailable } from '@/core/market';
 import { Button } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';

@@ -14,7 +14,7 @@ import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
-import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../own-parts/own-parts-bar';
+import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
 export function PricesScreen({ stock }: { stock: StockSnapshot }) {

@@ -1,6 +1,6 @@
 import type { BuyingPlan } from '@/core/sourcing';
 import type { ElementKey } from '@/core/parts';
-import { addDays, boxId, boxRefused, type MarketBox } from '@/core/supply';
+import { addDays, boxId, boxRefused, type MarketBox } from '@/core/market';
 import { count, money } from '@/ui/numbers';
 import type { SourcingTools } from './use-sourcing';
 

@@ -1,18 +1,11 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Command } from '@/core/workbench';
+import type { Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import {
-  addDays,
-  boxId,
-  changesSince,
-  parcelsOf,
-  sameNeed,
-  type MarketAnswer,
-  type Parcel,
-} from '@/core/supply';
+import { addDays, boxId, changesSince, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
+import { sameNeed } from '@/core/need';
 import type { BuyingPlan } from '@/core/sourcing';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';

@@ -3,7 +3,7 @@
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import { poseProblem } from '@/core/supply';
+import { poseProblem } from '@/core/market';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
 import { solve } from './solve';

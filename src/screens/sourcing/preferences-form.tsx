@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
 import { elementName } from '@/core/parts';
-import { lotId, readPriceList } from '@/core/supply';
+import { lotId, readPriceList } from '@/core/market';
 import { Button, Key } from '@/ui/button';
 import { Check, Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';

@@ -1,5 +1,5 @@
 import { elementName } from '@/core/parts';
-import { addedCost, stillSold, type MarketAnswer, type PriceChange } from '@/core/supply';
+import { addedCost, stillSold, type MarketAnswer, type PriceChange } from '@/core/market';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
 

@@ -3,7 +3,7 @@
 import { differenceWords } from '../words/colour';
 import { useEffect, useState } from 'react';
 import type { BuyingPlan, ProblemId } from '@/core/sourcing';
-import type { Command } from '@/core/workbench';
+import type { Command } from '@/core/ledger';
 import { added, type WaitingPart } from '@/core/ledger';
 import { asId, type WaitingId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
@@ -15,7 +15,7 @@ import {
   type InReach,
   type MarketAnswer,
   type Preferences,
-} from '@/core/supply';
+} from '@/core/market';
 import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
 import { askMarket } from '../common/ask-market';

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { savePlan, readPlan, type AskedPlan, type SavedPlan } from '@/core/supply';
+import { savePlan, readPlan, type AskedPlan, type SavedPlan } from '@/core/market';
 
 /** How long somebody may still be typing before what they chose is kept. */
 const SETTLES_MS = 250;

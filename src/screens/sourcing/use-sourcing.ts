@@ -18,11 +18,10 @@ import {
   type AskedPlan,
   type MarketAnswer,
   type MarketSeller,
-  type NeedLot,
-  type NeedReport,
   type Preferences,
   type SavedPlan,
-} from '@/core/supply';
+} from '@/core/market';
+import type { NeedLot, NeedReport } from '@/core/need';
 import { askMarket } from '../common/ask-market';
 import { solve, type Bound, type SolveFailure } from './solve';
 import { useSavedPlan } from './use-saved-plan';

@@ -8,7 +8,7 @@ import { NOW, testBuild } from '@/server/testing/workspace';
 import { takeSnapshot } from '@/server/snapshot';
 import { PaletteProvider } from '@/ui/palette-context';
 import { BuildContext, makeBuildStore } from '../common/build-store';
-import { Outbox, type Wish } from '../common/outbox';
+import { Outbox, type Wish } from '../sending/outbox';
 
 afterEach(cleanup);
 

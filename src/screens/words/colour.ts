@@ -1,6 +1,7 @@
-import type { Audit, Availability, Fix, LeftBecause, Made, MismatchKind } from '@/core/mismatch';
+import type { Audit, Availability, Fix, Made, MismatchKind } from '@/core/mismatch';
+import type { LeftBecause } from '@/core/recolouring';
 import type { FadingGrade } from '@/core/colour';
-import type { Because, FadingOptionName, OptionsReport } from '@/core/inspection';
+import type { Because, FadingOptionName, OptionsReport } from '@/core/fading';
 import type { Weakness } from '@/core/parts';
 import { count, money } from '@/ui/numbers';
 import { FADING_OPTION_WORDS } from './inspection';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { auditColours, MISMATCH_KINDS, type Register } from '@/core/mismatch';
 import { FADING_GRADES } from '@/core/colour';
 import { FINDING_KINDS } from '@/core/ledger';
-import { FADING_OPTIONS } from '@/core/inspection';
+import { FADING_OPTIONS } from '@/core/fading';
 import { makeWorkbench } from '@/core/testing/workbench';
 import {
   auditHeadline,

@@ -1,10 +1,5 @@
-import type {
-  CountTextProblem,
-  MissingLot,
-  NotNeeded,
-  ReadingProblem,
-  FadingOption,
-} from '@/core/inspection';
+import type { CountTextProblem, MissingLot, NotNeeded } from '@/core/inspection';
+import type { ReadingProblem, FadingOption } from '@/core/fading';
 import type { FindingKind } from '@/core/ledger';
 import type { PhotoReading, PhotoWarning, SpotDoubt } from '@/core/photo';
 import { count, pieces } from '@/ui/numbers';

@@ -1,4 +1,4 @@
-import type { PriceListFault } from '@/core/supply';
+import type { PriceListFault } from '@/core/market';
 
 /** What is wrong with a price list, where, and what to write. */
 export function priceListWords(fault: PriceListFault): string {

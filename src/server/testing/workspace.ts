@@ -1,4 +1,5 @@
-import { addModification, logLine, readLine, Workbench, type Command } from '@/core/workbench';
+import { addModification, logLine, readLine, Workbench } from '@/core/workbench';
+import type { Command } from '@/core/ledger';
 import { asId, countingIds, type ActionId, type BuildId, type IdSource } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { openDatabase, type Handle } from '@/data/database';

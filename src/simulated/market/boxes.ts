@@ -1,6 +1,6 @@
 import { grade, type PriceOf } from '@/core/ledger';
 import { seededRandom } from '@/core/shared/random';
-import type { MarketBox } from '@/core/supply';
+import type { MarketBox } from '@/core/market';
 import { hash } from './hash';
 import { makeSellers } from './sellers';
 

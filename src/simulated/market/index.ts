@@ -1,7 +1,7 @@
 import type { Register } from '@/core/mismatch';
 import type { PriceOf } from '@/core/ledger';
 import type { Random } from '@/core/shared/random';
-import type { MarketAnswer, MarketBox, MarketSource } from '@/core/supply';
+import type { MarketAnswer, MarketBox, MarketSource } from '@/core/market';
 import { askedFor, offersOf } from './offers';
 import { makeSellers } from './sellers';
 

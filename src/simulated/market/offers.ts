@@ -2,7 +2,7 @@ import { withoutPrint } from '@/core/mismatch';
 import { grade } from '@/core/ledger';
 import { splitElementKey, type ElementKey } from '@/core/parts';
 import { between, pick, seededRandom } from '@/core/shared/random';
-import type { MarketOffer } from '@/core/supply';
+import type { MarketOffer } from '@/core/market';
 import { hash } from './hash';
 import type { SimulatedMarketOptions } from './index';
 import type { Made } from './sellers';

@@ -1,5 +1,5 @@
 import { between, pick, seededRandom } from '@/core/shared/random';
-import type { MarketSeller } from '@/core/supply';
+import type { MarketSeller } from '@/core/market';
 import { hash } from './hash';
 
 const FIRST = [

@@ -1,5 +1,5 @@
 import { PROBLEM } from '@/core/shared/bounds';
-import { readPlan, savedPlanSchema } from '@/core/supply';
+import { readPlan, savedPlanSchema } from '@/core/market';
 import { readSavedPlan, writeSavedPlan } from '@/data/buying-plans';
 import { readRecord } from '@/data/records';
 import { finishedPlan } from '@/server/finished-runs';

@@ -1,0 +1,6 @@
+export { familyOf, needBy, needOf, sameNeed } from './need';
+export type { NeedLot, NeedReport, NeedSource } from './need';
+export { pickList } from './pick-list';
+export type { PickOrder } from './pick-list';
+export { pickOut } from './pick-out';
+export { placeholdersOf, swapPlaceholders } from './placeholders';

@@ -1,0 +1,100 @@
+'use client';
+
+import { Redo2, Undo2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { paletteOf, recordSetOf, type UndoRedo } from '@/core/workbench';
+import type { Command } from '@/core/ledger';
+import { STOCK_SCOPE, type Diff } from '@/core/ledger';
+import { asId, type ActionId } from '@/core/shared/ids';
+import type { StockSnapshot } from '@/server/snapshot';
+import { Button } from '@/ui/button';
+import { cutText } from '@/core/shared/text';
+import { useStore } from 'zustand';
+import { followSteps } from '../sending/feed-client';
+import type { Wish } from '../sending/outbox';
+import { outboxState, windowOutbox } from '../sending/window-outbox';
+import { outcomeWords, unreachedWords } from '../words/refusal';
+
+/** The colours that the workspace's parts are drawn in. */
+export function useOwnPartsPalette({ customColours }: StockSnapshot) {
+  return useMemo(
+    () => paletteOf(recordSetOf(customColours.map((record) => ({ type: 'customColour', record })))),
+    [customColours],
+  );
+}
+
+/**
+ * Doing and undoing what belongs to own parts: sends, says what came of it, and shows the books as they are then, also
+ * when another window changed them.
+ */
+export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'revision' | 'undoRedo'>) {
+  const router = useRouter();
+  const [says, setSays] = useState('');
+  const { waiting, unreached } = useStore(outboxState);
+  const seen = useRef(revision);
+  useEffect(() => {
+    seen.current = revision;
+  }, [revision]);
+  useEffect(
+    () =>
+      followSteps(
+        () => seen.current,
+        (steps) => steps.revision !== seen.current && router.refresh(),
+      ),
+    [router],
+  );
+  const send = async (wish: Wish, done: (label: string) => string) => {
+    const outcome = await windowOutbox().add(wish);
+    setSays(outcome.how === 'done' ? done(outcome.value.label) : outcomeWords(outcome));
+    router.refresh();
+  };
+  const perform = (label: string, diff: Diff) => {
+    const action = { id: asId<ActionId>(crypto.randomUUID()), scope: STOCK_SCOPE, label, diff };
+    return send({ kind: 'action', action }, () => '');
+  };
+  const undoOrRedo = async (direction: 'undo' | 'redo') => {
+    const target = undoRedo[direction];
+    if (!target) return;
+    const request = crypto.randomUUID();
+    await send(
+      { kind: 'undo', request, scope: STOCK_SCOPE, direction, action: target.id },
+      (label) => `${direction === 'undo' ? 'Undone' : 'Done again'}: ${label}`,
+    );
+  };
+  return {
+    says: unreached ? unreachedWords(unreached, waiting) : says,
+    perform,
+    undoOrRedo,
+    command: ({ label, diff }: Command) => void perform(cutText(label, 500), diff),
+  };
+}
+
+export type OwnPartsActs = ReturnType<typeof useOwnPartsActs>;
+
+export function UndoButtons({
+  undoRedo,
+  undoOrRedo,
+}: {
+  undoRedo: UndoRedo;
+  undoOrRedo: (direction: 'undo' | 'redo') => Promise<void>;
+}) {
+  return (
+    <>
+      <Button
+        disabled={!undoRedo.undo}
+        onClick={() => void undoOrRedo('undo')}
+        aria-label={undoRedo.undo ? `Undo: ${undoRedo.undo.label}` : 'Nothing to undo'}
+      >
+        <Undo2 size={14} aria-hidden /> Undo
+      </Button>
+      <Button
+        disabled={!undoRedo.redo}
+        onClick={() => void undoOrRedo('redo')}
+        aria-label={undoRedo.redo ? `Redo: ${undoRedo.redo.label}` : 'Nothing to redo'}
+      >
+        <Redo2 size={14} aria-hidden /> Redo
+      </Button>
+    </>
+  );
+}

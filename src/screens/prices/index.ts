@@ -1,0 +1,1 @@
+export { PricesScreen } from './prices-screen';
