@@ -12,7 +12,7 @@ interface Shot {
 }
 
 const HOUSE = /Lightkeeper's House/;
-const type = (line: string) => (page: Page) => page.locator('#call-line').fill(line);
+const type = (line: string) => (page: Page) => page.locator('#log-line').fill(line);
 
 /** One picture of each main view, from the demo data. */
 const SHOTS: readonly Shot[] = [
@@ -22,7 +22,7 @@ const SHOTS: readonly Shot[] = [
     build: HOUSE,
     act: async (page) => {
       await page
-        .locator('#call-line')
+        .locator('#log-line')
         .fill('-2 slope 45 2x2 slate @tower foot, +2 brick 1x2 ash, +2 tile 1x2 bark');
       await page.keyboard.press('Escape');
     },
@@ -48,7 +48,7 @@ const SHOTS: readonly Shot[] = [
     act: type('-1 brick 1x2 chalk @tower'),
   },
   {
-    name: 'bring-in',
+    name: 'import',
     path: '/import',
     act: async (page) => {
       const rows = [
@@ -64,12 +64,12 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Read the block' }).click();
     },
   },
-  { name: 'look-over', build: /Skerry/, path: '/inspect' },
+  { name: 'inspect', build: /Skerry/, path: '/inspect' },
   { name: 'findings', build: /Skerry/, path: '/inspect', act: (page) => page.keyboard.press('Alt+2') },
   { name: 'colour', build: HOUSE, path: '/colour' },
   { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
   {
-    name: 'whole-colours',
+    name: 'recolour',
     build: /Northern Reach/,
     path: '/colour',
     act: async (page) => {
@@ -87,11 +87,16 @@ const SHOTS: readonly Shot[] = [
       await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 20_000 });
     },
   },
-  { name: 'need', build: HOUSE, path: '/parts' },
+  { name: 'needed', build: HOUSE, path: '/parts' },
   { name: 'put-away', build: HOUSE, path: '/parts', act: (page) => page.keyboard.press('Alt+5') },
-  { name: 'pool', build: /Glasshouse/, path: '/parts', act: (page) => page.keyboard.press('Alt+6') },
   {
-    name: 'stock',
+    name: 'these-boxes-only',
+    build: /Glasshouse/,
+    path: '/parts',
+    act: (page) => page.keyboard.press('Alt+6'),
+  },
+  {
+    name: 'own-parts',
     path: '/own-parts',
     act: async (page) => void (await page.getByRole('button', { name: /arch 1x4 kelp/ }).click()),
   },
@@ -112,7 +117,7 @@ for (const shot of SHOTS) {
   await page.goto(server.url + (shot.build ? '/' : (shot.path ?? '/')));
   if (shot.build) {
     await page.getByRole('link', { name: shot.build }).click();
-    await page.locator('#call-line').waitFor();
+    await page.locator('#log-line').waitFor();
     if (shot.path) await page.goto(page.url() + shot.path);
   }
   await page.waitForTimeout(600);

@@ -6,6 +6,7 @@ export { exposureOf, hiddenByEntries, hiddenOf, lotKey } from './hidden';
 export { matchByAge } from './match-by-age';
 export type { AgeBatch } from './match-by-age';
 export { planFadingOption } from './plan-fading-option';
+export type { Measured } from './read-colour';
 export { keepReading, trustReading } from './read-colour';
 export type { ReadingProblem } from './read-colour';
 export { endWhitening, startWhitening } from './whitening';

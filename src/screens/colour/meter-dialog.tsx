@@ -1,100 +1,33 @@
 'use client';
 
 import { differenceWords } from '../words/colour';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { averageReadings, deltaE00, enoughReadings, hexOfLab, type LabD65 } from '@/core/colour';
 import { modelAccount } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
 import { keepReading } from '@/core/fading';
-import type { MeterState } from '@/simulated/colour-meter';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useBuild } from '../common/build-store';
-import { askMeter } from '../common/meter-client';
 import { useCommands } from '../commands';
-import { meterFaultWords, readingProblemWords } from '../words/inspection';
+import { readingProblemWords } from '../words/inspection';
 import { LotChoice, type LotChoiceValue } from './lot-choice';
 import { lotsToRead } from './use-lots-to-read';
-
-/** Minutes after which a calibration is no longer trusted. */
-const STALE_MINUTES = 30;
+import { STALE_MINUTES, useMeter } from './use-meter';
 
 /** Reading with the colour meter: connect, calibrate on its tile, read until it is sure, keep. All by keys. */
 export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: () => void }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
-  const [state, setState] = useState<MeterState | null>(null);
-  const [labs, setLabs] = useState<readonly LabD65[]>([]);
-  const [says, setSays] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [calibrated, setCalibrated] = useState(false);
-  const stop = useRef(false);
   const [choice, setChoice] = useState<LotChoiceValue>(() => {
     const account = modelAccount(zone ?? workbench.zones[1]?.id ?? workbench.rootZone.id);
     const [lot] = lotsToRead(workbench, account);
     return { account, lot, qty: lot?.qty ?? 1 };
   });
-  useEffect(() => {
-    void askMeter({ ask: 'state' }).then((a) => {
-      if (a.ok) setState(a.value.state);
-    });
-    return () => {
-      stop.current = true;
-    };
-  }, []);
-  const ask = async (wish: Parameters<typeof askMeter>[0]) => {
-    const answer = await askMeter(wish);
-    if (answer.ok) setState(answer.value.state);
-    else {
-      setSays(`▲ ${meterFaultWords(answer.fault)}`);
-      if (answer.fault === 'lost connection' || answer.fault === 'not connected')
-        setState((s) => s && { ...s, connected: false, calibratedAt: null });
-    }
-    return answer;
-  };
-  const calibrate = async () => {
-    setBusy(true);
-    const done = await ask({ ask: 'calibrate' });
-    setBusy(false);
-    if (done.ok) setSays('Calibrated on the white tile.');
-  };
-  const connect = async () => {
-    setBusy(true);
-    const done = await ask({ ask: 'connect' });
-    setBusy(false);
-    if (done.ok) setSays('Connected. Put it on its white tile and calibrate.');
-  };
-  /** Reads on until the mean is sure, or there were enough, or it is stopped. */
-  const read = async () => {
-    if (!choice.lot) return;
-    setBusy(true);
-    stop.current = false;
-    let run = labs;
-    setSays('Reading…');
-    while (!stop.current) {
-      const piece = choice.lot.readBefore + (run.length % choice.qty);
-      const answer = await ask({
-        ask: 'read',
-        target: { account: choice.account, element: choice.lot.element, piece },
-      });
-      if (!answer.ok || !answer.value.lab) break;
-      run = [...run, answer.value.lab];
-      setLabs(run);
-      setCalibrated(isCalibrated(answer.value.state));
-      const enough = enoughReadings(run);
-      if (enough !== 'more') {
-        setSays(
-          enough === 'sure'
-            ? 'Sure enough: keep it.'
-            : '▲ Still not sure: the pieces differ, or the hand shook.',
-        );
-        break;
-      }
-    }
-    setBusy(false);
-  };
+  const meter = useMeter(choice);
+  const { state, labs, says, busy, calibrated } = meter;
   const mean = labs.length > 0 ? averageReadings(labs) : null;
   const fresh = choice.lot && workbench.colour(splitElementKey(choice.lot.element).colour);
   const keep = () => {
@@ -120,13 +53,13 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
       },
       source(),
     );
-    if (!kept.ok) return setSays(`▲ ${readingProblemWords(kept.reason)}`);
+    if (!kept.ok) return meter.say(`▲ ${readingProblemWords(kept.reason)}`);
     perform(kept.value);
-    setLabs([]);
+    meter.forget();
     const lots = lotsToRead(workbench, choice.account);
     const next = lots.find((l) => l.element === choice.lot?.element && !l.grade.includes(':')) ?? lots[0];
     setChoice({ ...choice, lot: next, qty: next?.qty ?? 1 });
-    setSays(
+    meter.say(
       `Kept as ${kept.value.batch}${doubt ? `, not trusted: ${doubt}. Nothing is worked out from it.` : '.'}`,
     );
   };
@@ -134,9 +67,9 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     {
       name: 'Connect or calibrate the meter',
       key: 'c',
-      run: () => void (state?.connected ? calibrate() : connect()),
+      run: () => void (state?.connected ? meter.calibrate() : meter.connect()),
     },
-    { name: 'Read, or stop reading', key: ' ', run: () => (busy ? (stop.current = true) : void read()) },
+    { name: 'Read, or stop reading', key: ' ', run: () => (busy ? meter.stop() : void meter.read()) },
     { name: 'Keep the reading', key: 'Enter', run: keep },
   ];
   useCommands(keys, true, true);
@@ -159,10 +92,10 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
                 : `calibrated ${minutesAgo(state.calibratedAt)}`}
           </span>
         </span>
-        <Button disabled={busy} onClick={() => void connect()}>
+        <Button disabled={busy} onClick={() => void meter.connect()}>
           Connect
         </Button>
-        <Button disabled={busy || !state?.connected} onClick={() => void calibrate()}>
+        <Button disabled={busy || !state?.connected} onClick={() => void meter.calibrate()}>
           Calibrate <Key>C</Key>
         </Button>
       </div>
@@ -170,7 +103,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
         value={choice}
         onChange={(v) => {
           setChoice(v);
-          setLabs([]);
+          meter.forget();
         }}
       />
       <div className="mt-4 grid grid-cols-[1fr_1fr_2fr] gap-3">
@@ -206,10 +139,10 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
         {says}
       </p>
       <div className="flex flex-wrap justify-end gap-2">
-        <Button onClick={() => setLabs([])} disabled={labs.length === 0 || busy}>
+        <Button onClick={meter.forget} disabled={labs.length === 0 || busy}>
           Delete these readings
         </Button>
-        <Button disabled={!choice.lot} onClick={() => (busy ? (stop.current = true) : void read())}>
+        <Button disabled={!choice.lot} onClick={() => (busy ? meter.stop() : void meter.read())}>
           {busy ? 'Stop' : 'Read'} <Key>Space</Key>
         </Button>
         <Button look="main" disabled={!mean || busy} onClick={keep}>
@@ -219,9 +152,6 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     </Dialog>
   );
 }
-
-const isCalibrated = (s: MeterState): boolean =>
-  s.calibratedAt !== null && Date.now() - s.calibratedAt < STALE_MINUTES * 60_000;
 
 const minutesAgo = (at: number): string => {
   const minutes = Math.round((Date.now() - at) / 60_000);

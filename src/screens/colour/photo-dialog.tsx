@@ -1,26 +1,20 @@
 'use client';
 
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { hexOfLab } from '@/core/colour';
 import type { CardKind, Disc, PhotoReading } from '@/core/photo';
 import { modelAccount } from '@/core/ledger';
-import { elementName } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { keepReading } from '@/core/fading';
+import { keepReading, type Measured } from '@/core/fading';
 import { Button, Key } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { Field, Input, Select } from '@/ui/field';
 import { readPhotoInWorker } from '@/workers/photo-client';
 import { useBuild } from '../common/build-store';
-import {
-  madeByPhoto,
-  photoFaultWords,
-  photoWarningWords,
-  readingProblemWords,
-  SPOT_DOUBTS,
-} from '../words/inspection';
+import { madeByPhoto, photoFaultWords, photoWarningWords, readingProblemWords } from '../words/inspection';
 import { LotChoice, type LotChoiceValue } from './lot-choice';
-import { drawMarks } from './photo-marks';
+import { PhotoChoice } from './photo-choice';
+import { PhotoMarking } from './photo-marking';
+import { drawMarks, movedCross } from './photo-marks';
+import { PhotoReadings } from './photo-readings';
 import { lotsToRead } from './use-lots-to-read';
 
 interface Spot extends Disc {
@@ -88,29 +82,20 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
   };
   const onKey = (e: KeyboardEvent) => {
     if (!bitmap) return;
-    const step = (e.shiftKey ? 40 : 8) / scale;
-    const by: Record<string, [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, -step],
-      ArrowDown: [0, step],
-    };
-    const move = by[e.key];
-    if (move)
-      setCross({
-        x: Math.max(0, Math.min(bitmap.width - 1, cross.x + move[0])),
-        y: Math.max(0, Math.min(bitmap.height - 1, cross.y + move[1])),
-      });
+    const moved = movedCross(e, cross, bitmap, (e.shiftKey ? 40 : 8) / scale);
+    if (moved) setCross(moved);
     else if (e.key === 'Enter') place(cross);
     else if (e.key === 'c') setPlacing('card');
     else if (e.key === 's') setPlacing('spot');
     else if (e.key === '+' || e.key === '-') setRadius(Math.max(4, radius * (e.key === '+' ? 1.2 : 1 / 1.2)));
-    else if (e.key === 'Backspace') {
-      if (spots.length > 0) setSpots(spots.slice(0, -1));
-      else setCards(cards.slice(0, -1));
-      setReading(null);
-    } else return;
+    else if (e.key === 'Backspace') takeLast();
+    else return;
     e.preventDefault();
+  };
+  const takeLast = () => {
+    if (spots.length > 0) setSpots(spots.slice(0, -1));
+    else setCards(cards.slice(0, -1));
+    setReading(null);
   };
   const read = async () => {
     if (!file) return;
@@ -126,28 +111,12 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
   const keep = (i: number) => {
     const [spot, found] = [spots[i], reading?.spots[i]];
     if (!spot?.choice.lot || !found || !reading) return;
-    const warned = reading.warnings.map((w) => w.warns).join(', ');
-    const doubt = found.doubt ?? (found.error > 1.5 ? 'not sure enough' : warned);
-    const kept = keepReading(
-      workbench,
-      {
-        account: spot.choice.account,
-        qty: spot.choice.qty,
-        element: spot.choice.lot.element,
-        grade: spot.choice.lot.grade,
-        lab: found.lab,
-        spread: found.error,
-        count: Math.max(1, found.pixels),
-        how: 'photo',
-        made: madeByPhoto(reading),
-        trusted: !doubt,
-        doubt,
-      },
-      source(),
-    );
+    const measured = measuredOf(spot.choice, found, reading);
+    if (!measured) return;
+    const kept = keepReading(workbench, measured, source());
     if (!kept.ok) return setSays(`▲ ${readingProblemWords(kept.reason)}`);
     perform(kept.value);
-    setSays(`Kept as ${kept.value.batch}${doubt ? `, not trusted: ${doubt}.` : '.'}`);
+    setSays(`Kept as ${kept.value.batch}${measured.doubt ? `, not trusted: ${measured.doubt}.` : '.'}`);
   };
   return (
     <Dialog
@@ -157,27 +126,7 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
       title="Read colours from a photo"
       says="The white or grey card shows the colour of the light, which is then undone. Glare, shadow and clipped pixels are left out."
     >
-      <div className="mb-2 flex flex-wrap items-end gap-3">
-        <label
-          className="border-edge flex min-h-9 flex-1 items-center gap-2 rounded-md border border-dashed px-3"
-          onDragOver={(e) => e.preventDefault()}
-          onDrop={(e) => {
-            e.preventDefault();
-            void choose(e.dataTransfer.files[0]);
-          }}
-        >
-          Drop a photo here, or choose one:
-          <input
-            type="file"
-            aria-label="Photo"
-            accept="image/*"
-            onChange={(e) => void choose(e.target.files?.[0])}
-          />
-        </label>
-        <Button onClick={() => void fetch('/demo/hull.jpg').then(async (r) => choose(await r.blob()))}>
-          Try the demo’s photo
-        </Button>
-      </div>
+      <PhotoChoice onChoose={(photo) => void choose(photo)} />
       {bitmap && (
         <div className="grid gap-3 md:grid-cols-[560px_1fr]">
           <div>
@@ -197,33 +146,15 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
               <Key>+</Key> <Key>-</Key> ring · <Key>Backspace</Key> last away
             </p>
           </div>
-          <div className="flex flex-col gap-2">
-            <div className="flex gap-1" role="group" aria-label="What is placed next">
-              {(['card', 'spot'] as const).map((p) => (
-                <Button
-                  key={p}
-                  look={placing === p ? 'main' : 'plain'}
-                  aria-pressed={placing === p}
-                  onClick={() => setPlacing(p)}
-                >
-                  {p === 'card' ? `card (${cards.length})` : `part (${spots.length})`}
-                </Button>
-              ))}
-            </div>
-            <Field label="Card">
-              <Select value={card} onChange={(e) => setCard(e.target.value as CardKind)}>
-                <option value="grey">grey, 18 %</option>
-                <option value="white">white, 90 %</option>
-              </Select>
-            </Field>
-            <Field label="Ring, pixels">
-              <Input
-                type="number"
-                min={4}
-                value={Math.round(radius)}
-                onChange={(e) => setRadius(Math.max(4, Number(e.target.value) || 4))}
-              />
-            </Field>
+          <PhotoMarking
+            placing={placing}
+            onPlacing={setPlacing}
+            placed={{ card: cards.length, spot: spots.length }}
+            card={card}
+            onCard={setCard}
+            radius={radius}
+            onRadius={setRadius}
+          >
             <LotChoice value={choice} onChange={setChoice} compact />
             <Button
               look="main"
@@ -232,40 +163,37 @@ export function PhotoDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
             >
               Read it
             </Button>
-          </div>
+          </PhotoMarking>
         </div>
       )}
       <p role="status" aria-live="polite" className="my-2 min-h-6 font-medium">
         {says}
       </p>
-      {reading && (
-        <ul>
-          {reading.spots.map((s, i) => {
-            const of = spots[i]?.choice;
-            return (
-              <li key={i} className="border-rule flex min-h-10 items-center gap-3 border-b">
-                <span
-                  aria-hidden
-                  style={{ background: hexOfLab(s.lab) }}
-                  className="border-edge size-7 rounded-xs border"
-                />
-                <span className="flex-1">
-                  {i + 1}. L* {s.lab.l.toFixed(1)} a* {s.lab.a.toFixed(1)} b* {s.lab.b.toFixed(1)} ±{' '}
-                  {s.error.toFixed(2)}, for {of?.qty} {of?.lot ? elementName(of.lot.element) : ''}
-                  <span className="text-faint block text-[12px]">
-                    {s.pixels} pixels; left out {percent(s.clipped)} clipped, {percent(s.glare)} glare,{' '}
-                    {percent(s.shadow)} shadow
-                    {s.doubt && ` · ▲ ${SPOT_DOUBTS[s.doubt]}`}
-                  </span>
-                </span>
-                <Button onClick={() => keep(i)}>Keep</Button>
-              </li>
-            );
-          })}
-        </ul>
-      )}
+      {reading && <PhotoReadings reading={reading} choices={spots.map((s) => s.choice)} onKeep={keep} />}
     </Dialog>
   );
 }
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+/** A spot of a photo as a reading of the parts that it shows; doubted where the photo or the spot is. */
+function measuredOf(
+  { account, lot, qty }: LotChoiceValue,
+  found: PhotoReading['spots'][number],
+  reading: PhotoReading,
+): Measured | null {
+  if (!lot) return null;
+  const warned = reading.warnings.map((w) => w.warns).join(', ');
+  const doubt = found.doubt ?? (found.error > 1.5 ? 'not sure enough' : warned);
+  return {
+    account,
+    qty,
+    element: lot.element,
+    grade: lot.grade,
+    lab: found.lab,
+    spread: found.error,
+    count: Math.max(1, found.pixels),
+    how: 'photo',
+    made: madeByPhoto(reading),
+    trusted: !doubt,
+    doubt,
+  };
+}

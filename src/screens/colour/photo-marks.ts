@@ -52,3 +52,25 @@ export function drawMarks(canvas: HTMLCanvasElement, photo: ImageBitmap, marks: 
     context.lineTo(x, y + 9);
   });
 }
+
+/** Where an arrow key moves the cross, inside of the picture; undefined for any other key. */
+export function movedCross(
+  { key }: { readonly key: string },
+  cross: { readonly x: number; readonly y: number },
+  within: { readonly width: number; readonly height: number },
+  step: number,
+): { x: number; y: number } | undefined {
+  const by: Record<string, [number, number]> = {
+    ArrowLeft: [-step, 0],
+    ArrowRight: [step, 0],
+    ArrowUp: [0, -step],
+    ArrowDown: [0, step],
+  };
+  const move = by[key];
+  return (
+    move && {
+      x: Math.max(0, Math.min(within.width - 1, cross.x + move[0])),
+      y: Math.max(0, Math.min(within.height - 1, cross.y + move[1])),
+    }
+  );
+}

@@ -24,6 +24,26 @@ const QUESTIONS = {
   register: 'Which part was made in which colour?',
 } as const;
 
+/** Sends what was agreed to, and says what came of it. */
+function useSending() {
+  const [busy, setBusy] = useState(false);
+  const [says, setSays] = useState('');
+  const send = async (what: string, input: unknown, then: (value: { build?: string }) => void) => {
+    setBusy(true);
+    setSays('Importing…');
+    const answer = await post({ what, input });
+    setBusy(false);
+    if (answer?.ok) then(answer.value ?? {});
+    else
+      setSays(
+        answer
+          ? refusalWords(answer.reason)
+          : 'The server cannot be reached. Nothing was imported; try again.',
+      );
+  };
+  return { busy, says, setSays, send };
+}
+
 /** Bringing something in: choose or read it, inspect it row by row, agree. Until then nothing is taken. */
 export function ImportScreen({ world }: { world: ImportWorld }) {
   const tools = useTable(world);
@@ -33,8 +53,7 @@ export function ImportScreen({ world }: { world: ImportWorld }) {
   const [name, setName] = useState('');
   const [tray, setTray] = useState('New tray');
   const [leaveOut, setLeaveOut] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const [says, setSays] = useState('');
+  const { busy, says, setSays, send } = useSending();
   const [remembered, setRemembered] = useState<ImportBoxes['memory']>(null);
   const [request] = useState(() => crypto.randomUUID());
   const good = tools.rows.filter((r) => r.faults.length === 0 && r.element);
@@ -61,19 +80,6 @@ export function ImportScreen({ world }: { world: ImportWorld }) {
     setRemembered(columns);
     tools.drop();
   };
-  const send = async (what: string, input: unknown, then: (value: { build?: string }) => void) => {
-    setBusy(true);
-    setSays('Importing…');
-    const answer = await post({ what, input });
-    setBusy(false);
-    if (answer?.ok) then(answer.value ?? {});
-    else
-      setSays(
-        answer
-          ? refusalWords(answer.reason)
-          : 'The server cannot be reached. Nothing was imported; try again.',
-      );
-  };
   const colours = {
     made: tools.made,
     matched: [...tools.matched].map(([text, colour]) => ({ text, colour })),
@@ -93,7 +99,7 @@ export function ImportScreen({ world }: { world: ImportWorld }) {
     };
     void send('boxes', input, (v) => router.push(`/builds/${v.build}`));
   };
-  const takeStockSnapshot = () => {
+  const importStock = () => {
     const lots = good.map((r) => ({
       element: r.element,
       qty: r.qty,
@@ -114,7 +120,7 @@ export function ImportScreen({ world }: { world: ImportWorld }) {
     const made = good.map((r) => ({ element: r.element, from: r.from, to: r.to }));
     void send('register', { request, made, colours, memory }, () => router.back());
   };
-  const takes = { set: addTable, stock: takeStockSnapshot, prices: importPrices, register: importRegister };
+  const takes = { set: addTable, stock: importStock, prices: importPrices, register: importRegister };
   const ready = good.length > 0 && (faulty === 0 || leaveOut);
   const looking = tools.state !== null;
   return (
