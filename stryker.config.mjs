@@ -11,6 +11,8 @@ const config = {
   reporters: ['clear-text', 'progress'],
   clearTextReporter: { allowColor: false, reportTests: false, allowEmojis: false },
   coverageAnalysis: 'perTest',
+  // What is worked out once at the start would be tried against every test there is.
+  ignoreStatic: true,
   concurrency: 2,
   tempDirName: '.stryker-tmp',
   ignorePatterns: [

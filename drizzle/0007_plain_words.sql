@@ -75,6 +75,7 @@ UPDATE `readings` SET `account` = 'stock:' || substr(`account`, 8) WHERE `accoun
 UPDATE `whitenings` SET `account` = 'stock:' || substr(`account`, 8) WHERE `account` GLOB 'stores:*';--> statement-breakpoint
 UPDATE `kept_assemblies` SET `account` = 'stock:' || substr(`account`, 8) WHERE `account` GLOB 'stores:*';--> statement-breakpoint
 UPDATE `hidden_truths` SET `account` = 'stock:' || substr(`account`, 8) WHERE `account` GLOB 'stores:*';--> statement-breakpoint
+UPDATE `column_memories` SET `id` = 'stock' || substr(`id`, 7) WHERE `id` GLOB 'stores *';--> statement-breakpoint
 UPDATE `actions` SET `scope` = 'stock' WHERE `scope` = 'stores';--> statement-breakpoint
 UPDATE `action_scopes` SET `scope` = 'stock' WHERE `scope` = 'stores';--> statement-breakpoint
 PRAGMA foreign_keys=ON;

@@ -58,6 +58,21 @@ test('static files carry the headers of pages, and are as closed to foreign host
   expect((await ask({ host: 'evil.example' }, { path })).status).toBe(421);
 });
 
+test('addresses of before lead to where it is now, and earlier requests are answered', async ({ page }) => {
+  for (const [old, now] of [
+    ['/stores', '/own-parts'],
+    ['/bring-in?for=stores', '/import?for=stores'],
+  ] as const) {
+    await page.goto(old);
+    await expect(page).toHaveURL(new RegExp(`${now.replace('?', '\\?')}$`));
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Which parts are yours?');
+  const answer = await page.request.post('/api/make-up', { data: {} });
+  expect([answer.status(), await answer.json()]).toMatchObject([400, { ok: false }]);
+  const nothing = { request: 'r', scope: 'stores', direction: 'undo', action: 'none' };
+  expect((await page.request.post('/api/turns', { data: nothing })).status()).toBe(409);
+});
+
 test('the server listens on the loopback only', async () => {
   const outward = Object.values(networkInterfaces())
     .flat()

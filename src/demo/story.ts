@@ -28,7 +28,7 @@ export type Step =
 export const LIGHTKEEPERS_STORY: readonly Step[] = [
   {
     do: 'modification',
-    title: 'Count it in',
+    title: 'Checked off',
     zone: 'Whole model',
     phase: 'Put right',
     why: 'What was not in the box.',
@@ -62,12 +62,12 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     zone: 'Quay',
     phase: 'Grow',
     why: 'The door opened onto nothing.',
-    note: 'Rock face first, then the mismatch, then the doors.',
+    note: 'Rock face first, then the slipway, then the doors.',
     lines: [
-      '-4 slope 45 2x2 slate @tower foot #fit "rock face cut back for the mismatch"',
+      '-4 slope 45 2x2 slate @tower foot #fit "rock face cut back for the slipway"',
       '+24 brick 1x4 ash from own parts "quay wall, laid across the joints"',
       '+10 brick 1x2 slate hidden from spares "core of the quay"',
-      '+6 plate 2x4 ash hidden at 0.05 "under the mismatch"',
+      '+6 plate 2x4 ash hidden at 0.05 "under the slipway"',
       '+3 window 1x2x2 chalk at 0.95',
       '?5 brick 1x2 amber for dune at 0.09',
       '+20 tile 1x2 bark plan "treads"',

@@ -86,6 +86,7 @@ function earlierWorkspace(): Handle {
     ['settings', ['fading', '[1,2,3,4]']],
     ['settings', ['clock', '[12]']],
     ['watches', ['w', ELEMENT, 2, '', '2026']],
+    ['column_memories', ['stores part|colour', '["part","colour"]']],
     ['left_slips', [`z|${ELEMENT}`, 'b', 'z', ELEMENT, 'it is the lamp']],
     ['survey_cards', ['b', 'b', 'all round', '[]', null, null]],
   ];
@@ -150,6 +151,7 @@ describe('a workspace of before plain words', () => {
     expect(read('claimRank', 'b')).toEqual({ id: 'b', rank: 4 });
     expect(read('fadingGrades', 'fading')).toEqual({ id: 'fading', from: [1, 2, 3, 4] });
     expect(read('simulatedClock', 'clock')).toEqual({ id: 'clock', daysAhead: 12 });
+    expect(read('columnMemory', 'stock part|colour')).toMatchObject({ roles: ['part', 'colour'] });
     expect(read('waiting', 'w')).toMatchObject({ element: ELEMENT, qty: 2 });
     expect(read('leftMismatch', `z|${ELEMENT}`)).toMatchObject({ reason: 'it is the lamp' });
     expect(read('inspectionCard', 'b')).toMatchObject({ display: 'all round' });

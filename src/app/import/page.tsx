@@ -15,7 +15,9 @@ interface Props {
 
 export default async function ImportPage({ searchParams }: Props) {
   const query = await searchParams;
-  const purpose = PURPOSES.find((p) => p === query.for) ?? 'set';
+  // A link of before says "stores".
+  const wanted = query.for === 'stores' ? 'stock' : query.for;
+  const purpose = PURPOSES.find((p) => p === wanted) ?? 'set';
   return withWorkspace(({ db }) => {
     const world = importWorld(db, purpose, query.build);
     return <ImportScreen key={`${purpose} ${world.build?.id}`} world={world} />;

@@ -37,7 +37,7 @@ export type CountProblem =
   /** Pieces of the lot were taken off or moved since: this many are left in the zone. */
   | { readonly problem: 'worked on since'; readonly left: number };
 
-export const COUNT_TITLE = 'Count it in';
+export const COUNT_TITLE = 'Checked off';
 
 /** Everything is there and sound: what Enter says. */
 export const allThere = (lot: BoxLot): Count => ({ there: lot.expected, broken: 0, faded: 0, bare: 0 });

@@ -93,9 +93,11 @@ function sentence({ here, archived, planned, placeholders }: Builds): string {
   if (here + archived === 0) return 'There is no build yet.';
   const still = [
     planned ? `${count(planned)} planned ${planned === 1 ? 'entry' : 'entries'} to place` : '',
-    placeholders ? `${count(placeholders)} placeholders to replace` : '',
+    placeholders
+      ? `${count(placeholders)} ${placeholders === 1 ? 'placeholder' : 'placeholders'} to replace`
+      : '',
   ].filter(Boolean);
-  return `${count(here)} ${here === 1 ? 'build' : 'builds'} in the list of builds${still.length ? `, ${still.join(' and ')}` : ''}.`;
+  return `${count(here)} ${here === 1 ? 'build' : 'builds'}${still.length ? `: ${still.join(' and ')}` : ''}.`;
 }
 
 function Empty({ none, wanted }: { none: boolean; wanted: string }) {

@@ -7,7 +7,7 @@ import { isOpen, type Audit, type Fix } from '@/core/mismatch';
 import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { useBuild } from '../common/build-store';
-import { costWords, fixSource, MISMATCH_WORDS } from '../words/colour';
+import { differenceName, costWords, fixSource, MISMATCH_WORDS } from '../words/colour';
 
 interface MismatchRowsProps {
   readonly audit: Audit;
@@ -16,7 +16,7 @@ interface MismatchRowsProps {
   readonly onOpen: (fix: Fix) => void;
 }
 
-const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_52px_76px_68px] items-center gap-2 px-4';
+const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_118px_76px_60px] items-center gap-2 px-4';
 
 /** The mismatches, what shows most first, each with its fix. */
 export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsProps) {
@@ -127,7 +127,10 @@ function Row({
         </span>
       </button>
       <span>{mismatch.seen}</span>
-      <span className="text-right">{mismatch.deltaE.toFixed(1)}</span>
+      <span className="text-right leading-tight">
+        {differenceName(mismatch.deltaE)}
+        <span className="text-faint block text-[12px]">ΔE {mismatch.deltaE.toFixed(1)}</span>
+      </span>
       <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
       <b className="text-right">
         {fix.share === 0 ? '' : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}

@@ -20,7 +20,7 @@ export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: Z
       </div>
       <ul className="flex flex-col gap-2.5">
         {audit.zones.map((z) => (
-          <li key={z.zone} className="grid grid-cols-[132px_1fr_84px] items-center gap-2">
+          <li key={z.zone} className="grid grid-cols-[132px_1fr_112px] items-center gap-2">
             <button
               type="button"
               className="min-h-7 truncate text-left leading-tight"

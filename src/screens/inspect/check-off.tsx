@@ -244,7 +244,7 @@ function LotRows({
 }
 
 function lineWords({ line, expected }: BoxLot): string {
-  if (!line) return 'not counted';
+  if (!line) return 'not checked off';
   const lack = expected - line.there - line.broken;
   const parts = [
     lack > 0 ? `${lack} missing` : '',

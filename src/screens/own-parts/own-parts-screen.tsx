@@ -61,7 +61,7 @@ export function OwnPartsScreen({ stock }: { stock: StockSnapshot }) {
               <p className="text-soft mt-1">
                 {tight.length === 0
                   ? 'Your own parts. Every build takes from them, after its own spares.'
-                  : `${count(tight.length)} ${tight.length === 1 ? 'element is' : 'elements are'} asked for by several builds: there are not enough for all.`}
+                  : `${count(tight.length)} ${tight.length === 1 ? 'kind is' : 'kinds are'} asked for by several builds: there are not enough for all.`}
               </p>
             </div>
             <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />

@@ -104,7 +104,9 @@ const DIFFERENCES: readonly (readonly [below: number, words: string])[] = [
 /**
  * How far apart two colours are, in words, with the measure behind: differenceWords(25.1) = "very different (ΔE 25)".
  */
-export function differenceWords(deltaE: number): string {
-  const words = DIFFERENCES.find(([below]) => deltaE < below)?.[1] ?? 'very different';
-  return `${words} (ΔE ${deltaE < 10 ? deltaE.toFixed(1) : deltaE.toFixed(0)})`;
-}
+export const differenceWords = (deltaE: number): string =>
+  `${differenceName(deltaE)} (ΔE ${deltaE < 10 ? deltaE.toFixed(1) : deltaE.toFixed(0)})`;
+
+/** How far apart two colours are, in a word or two. */
+export const differenceName = (deltaE: number): string =>
+  DIFFERENCES.find(([below]) => deltaE < below)?.[1] ?? 'very different';
