@@ -164,7 +164,7 @@ test('a build bound to its boxes counts exceptions, and several models are cover
   await isAccessible(page);
 });
 
-test('a placeholder is swapped by one key once the right part is here; a part is waited for for', async ({
+test('a placeholder is swapped by one key once the right part is here; a part is waited for', async ({
   page,
 }) => {
   test.slow();

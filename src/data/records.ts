@@ -43,6 +43,10 @@ export function readRecord<T extends RecordType>(
   return readWhere(db, type, eq(tableOf(type).id, id))[0];
 }
 
+/** How many records of a type there are. */
+export const countRecords = (db: Database, type: RecordType): number =>
+  db.get<{ n: number }>(sql`select count(*) as n from ${tableOf(type)}`).n;
+
 /** The numbers given in a build so far: the highest, 0 when there is none, and all of them when asked for. */
 export function numbersIn(
   db: Database,

@@ -16,7 +16,7 @@ import { perform } from '../server/perform';
 const colour = (name: string): ColourId => asId<ColourId>(name);
 const part = (name: string) => readPartName(name).part.id;
 
-/** What happened to own parts besides: parts lent to a friend, parts waited for for, a build bound to its boxes. */
+/** What happened to own parts besides: parts lent to a friend, parts waited for, a build bound to its boxes. */
 export function fillOwnParts(
   handle: Handle,
   glasshouse: BuildId | undefined,

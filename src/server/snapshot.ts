@@ -14,7 +14,7 @@ import type { Database, Handle } from '@/data/database';
 import { currentRevision, undoTargets } from '@/data/actions';
 import { balancesElsewhere, stockBalances } from '@/data/balances';
 import { loansOf, stockClaims, stockPlans } from '@/data/own-parts';
-import { numbersIn, readById, readRecord, readRecords } from '@/data/records';
+import { numbersIn, readById, readRecord, readRecords, countRecords } from '@/data/records';
 import { workspaceName } from './steps';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
@@ -149,3 +149,20 @@ export function takeStockSnapshot(handle: Handle) {
   };
 }
 export type StockSnapshot = ReturnType<typeof takeStockSnapshot>;
+
+/** A collection of more kinds and prices is not written into the page, where it would be twice as long: it is asked for. */
+const LARGE_STOCK = 1500;
+
+/** What the pages of own parts and prices come with: all of it, or of a large collection what it comes to. */
+export type StockOpening =
+  | { readonly stock: StockSnapshot }
+  | { readonly later: { readonly revision: number; readonly pieces: number; readonly trays: number } };
+
+export function stockOpening(handle: Handle): StockOpening {
+  const { db } = handle;
+  const rows = stockBalances(db);
+  const prices = countRecords(db, 'price');
+  if (rows.length + prices <= LARGE_STOCK) return { stock: takeStockSnapshot(handle) };
+  const pieces = rows.reduce((s, r) => s + r.qty, 0);
+  return { later: { revision: currentRevision(db), pieces, trays: countRecords(db, 'tray') } };
+}

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { OwnPartsScreen } from '@/screens/own-parts';
-import { takeStockSnapshot } from '@/server/snapshot';
+import { stockOpening } from '@/server/snapshot';
 import { withWorkspace } from '../with-workspace';
 
 export const metadata: Metadata = { title: 'Own parts' };
 
 export default function OwnPartsPage() {
-  return withWorkspace((handle) => <OwnPartsScreen stock={takeStockSnapshot(handle)} />);
+  return withWorkspace((handle) => <OwnPartsScreen opening={stockOpening(handle)} />);
 }

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { PricesScreen } from '@/screens/prices';
-import { takeStockSnapshot } from '@/server/snapshot';
+import { stockOpening } from '@/server/snapshot';
 import { withWorkspace } from '../with-workspace';
 
 export const metadata: Metadata = { title: 'Prices' };
 
 export default function PricesPage() {
-  return withWorkspace((handle) => <PricesScreen stock={takeStockSnapshot(handle)} />);
+  return withWorkspace((handle) => <PricesScreen opening={stockOpening(handle)} />);
 }

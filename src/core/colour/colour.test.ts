@@ -19,7 +19,7 @@ describe('the palette', () => {
     expect(new Set(PALETTE.map((c) => c.family))).toEqual(new Set(COLOUR_FAMILIES));
   });
 
-  it('has near neighbours where people mismatch, and no two that cannot be told apart', () => {
+  it('has near neighbours where people mistake one for another, and no two that cannot be told apart', () => {
     for (const family of ['grey', 'white', 'brown', 'blue']) {
       const solid = PALETTE.filter((c) => c.family === family && c.finish === 'solid');
       const nearest = solid.map((c) => nearestColours(c.lab, solid, 2)[1]!.deltaE);

@@ -4,7 +4,7 @@ import { labOfHex, type Colour, type ColourFamily, type Finish } from './colour'
 
 type Row = readonly [name: string, family: ColourFamily, hex: string, finish?: Finish];
 
-/** Names, families and colours are Evarn's own. Near neighbours stand on purpose where people mismatch. */
+/** Names, families and colours are Evarn's own. Near neighbours stand on purpose where people mistake one for another. */
 const ROWS: readonly Row[] = [
   ['chalk', 'white', '#f0eee7'],
   ['milk', 'white', '#f5f2e6'],

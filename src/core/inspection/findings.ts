@@ -43,7 +43,7 @@ const WHY: Partial<Record<FindingKind, Why>> = {
 };
 
 const TITLES: Readonly<Record<FindingKind, string>> = {
-  missing: 'Replace',
+  missing: 'Replace what is missing',
   broken: 'Replace what is broken',
   faded: 'Renew what is faded',
   mismatch: 'Put the colour right',

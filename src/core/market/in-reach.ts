@@ -134,7 +134,7 @@ function nearColours(element: ElementKey, lawful: readonly Left[], palette: read
   return palette
     .flatMap((c): (InReach & { deltaE: number })[] => {
       const other = inColour(element, c.id);
-      // A clear part is no placeholder for an opaque one, however near its colour.
+      // A clear part does not do for an opaque one, however near its colour.
       if (other === element || c.finish !== own.finish) return [];
       const found = told(
         lawful.filter((o) => o.offer.element === other),

@@ -62,7 +62,7 @@ export type PhotoFault =
 const UNEVEN = 0.12;
 const DARK = 0.02;
 const LITTLE = 0.08;
-/** What no mean exports: a camera’s own rendering and a card that is not quite neutral, in ΔE00. */
+/** What no mean takes away: a camera’s own rendering and a card that is not quite neutral, in ΔE00. */
 const CAMERA = 0.5;
 
 interface Card {

@@ -26,13 +26,13 @@ const ON_A_LOT: readonly [LoggedKind, string][] = [
   ['move', 'Move to a zone'],
   ['missing', 'It is missing'],
   ['add', 'Put more on'],
-  ['replace-missing', 'Replace'],
+  ['replace-missing', 'Replace what was missing'],
   ['replacement', 'Replace placeholder'],
 ];
 const ON_NEW: readonly [LoggedKind, string][] = [
   ['add', 'Put on'],
   ['placeholder', 'Placeholder for another'],
-  ['replace-missing', 'Replace'],
+  ['replace-missing', 'Replace what was missing'],
 ];
 
 interface ActProps {

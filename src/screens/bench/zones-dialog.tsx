@@ -10,7 +10,7 @@ import { Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
-/** Zones and phases of the build: add, rename, nest, export. */
+/** Zones and phases of the build: add, rename, nest, delete. */
 export function ZonesDialog({ onClose }: { onClose: () => void }) {
   const workbench = useBuild((s) => s.workbench);
   useBuild((s) => s.version);

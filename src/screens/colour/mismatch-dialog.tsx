@@ -52,9 +52,9 @@ export function MismatchDialog({
       says={`Belongs in ${wanted}, ${madeWords(fix.made, fix.availability)}.`}
     >
       <p className="mb-3">
-        Shows <b>{mismatch.shows.toFixed(1)}</b> = {pieces(mismatch.qty)} × {SEEN_SHARE[mismatch.seen]} seen (
-        {mismatch.seen}) × ΔE00 {mismatch.deltaE.toFixed(1)}; {(100 * fix.share).toFixed(1)} % of all that
-        shows here.
+        Visible <b>{mismatch.shows.toFixed(1)}</b> = {pieces(mismatch.qty)} × {SEEN_SHARE[mismatch.seen]} seen
+        ({mismatch.seen}) × ΔE {mismatch.deltaE.toFixed(1)}; {(100 * fix.share).toFixed(1)} % of all that is
+        visible here.
       </p>
       <ExposureForm zone={mismatch.zone} element={mismatch.element} seen={mismatch.seen} />
       <h3 className="mt-4 mb-1">

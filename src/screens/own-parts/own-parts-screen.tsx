@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { priceLookup } from '@/core/ledger';
 import { contested, shareOut } from '@/core/stock';
-import type { StockSnapshot } from '@/server/snapshot';
+import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
 import { count, money, pieces } from '@/ui/numbers';
@@ -13,6 +13,7 @@ import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
+import { WithStock } from '../common/with-stock';
 import { LentTab } from './lent-tab';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { TogetherTab } from './together-tab';
@@ -26,8 +27,14 @@ const PARTS = [
   { name: 'together', words: 'Buy together' },
 ] as const;
 
-/** Own stock, shared by every build: trays of drawn parts, who is to have what, and what is out on loan. */
-export function OwnPartsScreen({ stock }: { stock: StockSnapshot }) {
+/** Own parts, shared by every build: trays of drawn parts, who is to have what, and what is out on loan. */
+export const OwnPartsScreen = ({ opening }: { opening: StockOpening }) => (
+  <WithStock opening={opening} screen="Own parts">
+    {(stock) => <OwnParts stock={stock} />}
+  </WithStock>
+);
+
+function OwnParts({ stock }: { stock: StockSnapshot }) {
   const [part, setPart, keys] = usePart(PARTS, 'trays');
   useBackground();
   const acts = useOwnPartsActs(stock);

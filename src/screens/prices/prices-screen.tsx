@@ -6,7 +6,7 @@ import { useMemo, useRef, useState } from 'react';
 import { changed, type Price } from '@/core/ledger';
 import { byElementName, elementName, elementSearch } from '@/core/parts';
 import { moneyAsDecimal, readMoney } from '@/core/shared/money';
-import type { StockSnapshot } from '@/server/snapshot';
+import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
 import { Input } from '@/ui/field';
@@ -14,10 +14,17 @@ import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
+import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
-export function PricesScreen({ stock }: { stock: StockSnapshot }) {
+export const PricesScreen = ({ opening }: { opening: StockOpening }) => (
+  <WithStock opening={opening} screen="Prices">
+    {(stock) => <Prices stock={stock} />}
+  </WithStock>
+);
+
+function Prices({ stock }: { stock: StockSnapshot }) {
   const [wanted, setWanted] = useState('');
   useBackground();
   const acts = useOwnPartsActs(stock);
@@ -51,8 +58,8 @@ export function PricesScreen({ stock }: { stock: StockSnapshot }) {
                   : `${count(stock.prices.length)} prices are known.`}
               </h1>
               <p className="text-soft mt-1">
-                What a piece costs, new and used. Worth and plans are calculated from it; what it does not
-                know counts as nothing and is said.
+                What a piece costs, new and used. Worth and plans are calculated from it; a sum says how many
+                of its pieces have no price.
               </p>
             </div>
             <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />

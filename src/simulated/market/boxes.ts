@@ -14,7 +14,7 @@ export interface SetForSale {
 
 /** A box costs this share of what its parts cost singly: nobody sells one piece by piece at once. */
 const SHARE = { new: 0.74, 'second-hand': 0.78 } as const;
-/** Copies for sale. New ones are builds stock; second-hand ones turn up one by one. */
+/** Copies for sale. New ones are shop stock; second-hand ones turn up one by one. */
 const COPIES = { new: 6, 'second-hand': 4 } as const;
 /** Years for which a set is sold new; some stay in a shop for longer. */
 const SOLD_NEW = 3;

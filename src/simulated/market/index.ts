@@ -28,7 +28,7 @@ export interface SimulatedMarketOptions {
 export class MarketFailed extends Error {}
 
 /**
- * The market's simulated placeholder: sellers of whom each has some of it, at his price, with his postage and his idea of a
+ * The simulated market: sellers of whom each has some of it, at his price, with his postage and his idea of a
  * delivery date. All of it comes out of the seed and of names, so the same question has the same answer; it takes a
  * moment, and fails now and then.
  */

@@ -8,7 +8,7 @@ import { MarketFailed } from '@/simulated/market';
 
 const schema = z.strictObject({ elements: z.array(elementSchema).max(5000) });
 
-/** What sellers have of some elements. The market is a placeholder over a network that fails now and then. */
+/** What sellers have of some elements. The market is simulated, over a network that fails now and then. */
 export const POST = route(async (request) => {
   const door = await readJson(request, schema, BODY.middle);
   if ('response' in door) return door.response;

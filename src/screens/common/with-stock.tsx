@@ -1,0 +1,51 @@
+'use client';
+
+import { useEffect, useState, type ReactNode } from 'react';
+import type { StockOpening, StockSnapshot } from '@/server/snapshot';
+import { AppHeader } from '@/ui/app-header';
+import { Button } from '@/ui/button';
+import { pieces } from '@/ui/numbers';
+import { ask } from '../sending/answers';
+
+interface WithStockProps {
+  readonly opening: StockOpening;
+  readonly screen: 'Own parts' | 'Prices';
+  readonly children: (stock: StockSnapshot) => ReactNode;
+}
+
+/** Shows own parts and prices once they are here. A large collection is asked for, and again when something was done. */
+export function WithStock({ opening, screen, children }: WithStockProps) {
+  const [fetched, setFetched] = useState<StockSnapshot | null>(null);
+  const [asked, setAsked] = useState({ times: 1, failed: false });
+  const revision = 'later' in opening ? opening.later.revision : null;
+  useEffect(() => {
+    if (revision === null) return;
+    let gone = false;
+    void ask<StockSnapshot>('/api/stock').then((stock) => {
+      if (gone) return;
+      if (stock) setFetched(stock);
+      setAsked((a) => ({ ...a, failed: !stock }));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [revision, asked.times]);
+  const stock = 'stock' in opening ? opening.stock : fetched;
+  if (stock) return children(stock);
+  return (
+    <>
+      <AppHeader screen={screen} />
+      <main className="px-4 py-5">
+        <h1 className="text-[24px] leading-tight">
+          {'later' in opening && pieces(opening.later.pieces)} of your own.
+        </h1>
+        <p role="status" className="text-soft mt-1">
+          {asked.failed ? 'The server did not answer.' : 'Reading your own parts and prices…'}
+        </p>
+        {asked.failed && (
+          <Button onClick={() => setAsked((a) => ({ times: a.times + 1, failed: false }))}>Ask again</Button>
+        )}
+      </main>
+    </>
+  );
+}
