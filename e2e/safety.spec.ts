@@ -90,7 +90,13 @@ test('the server listens on the loopback only', async () => {
 test('every page carries a strict policy, and its own scripts run under it', async ({ page }) => {
   const errors: string[] = [];
   page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
-  for (const path of ['/', '/import', '/own-parts', '/prices', '/nowhere']) {
+  await page.goto('/');
+  const house = await page.getByRole('link', { name: /Lightkeeper's House/ }).getAttribute('href');
+  const ofBuild = ['', '/inspect', '/colour', '/parts?part=buying-plan', '/parts?part=orders', '/tally'];
+  for (const path of [
+    ...['/', '/import', '/own-parts', '/prices', '/nowhere'],
+    ...ofBuild.map((p) => house + p),
+  ]) {
     const response = await page.goto(path);
     const policy = response?.headers()['content-security-policy'] ?? '';
     expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=]+' 'strict-dynamic'/);

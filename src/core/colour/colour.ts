@@ -1,4 +1,4 @@
-import { converter, parse as parseColour } from 'culori';
+import { converter, modeLab65, modeRgb, parse as parseColour, useMode as registerMode } from 'culori/fn';
 import type { ColourId } from '../shared/ids';
 import { assert } from '../shared/assert';
 
@@ -40,6 +40,10 @@ export interface Colour {
   readonly hex: string;
   readonly lab: LabD65;
 }
+
+// Only the two ways to write a colour that are used, and not all that the library knows.
+registerMode(modeRgb);
+registerMode(modeLab65);
 
 const toLab65 = converter('lab65');
 const toRgb = converter('rgb');

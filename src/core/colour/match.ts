@@ -1,4 +1,4 @@
-import { differenceCiede2000 } from 'culori';
+import { differenceCiede2000 } from 'culori/fn';
 import type { Colour, LabD65 } from './colour';
 import { labOfHex } from './colour';
 

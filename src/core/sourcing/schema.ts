@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../shared/zod';
 import { PROBLEM } from '../shared/bounds';
 import type { Problem, ProblemId } from './problem';
 
