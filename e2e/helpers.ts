@@ -25,6 +25,8 @@ export async function log(page: Page, line: string): Promise<void> {
 /** Goes to the parts of the build that is open, and to one of their tabs; a page that is still waking up hears no click. */
 export async function openParts(page: Page, tab = 'Needed'): Promise<void> {
   await page.getByRole('link', { name: 'Parts', exact: true }).click();
+  // The address says that it has come: a tab chosen before would be left again.
+  await expect(page).toHaveURL(/\/parts$/);
   await chooseTab(page.getByRole('tablist', { name: 'Parts' }), tab);
 }
 

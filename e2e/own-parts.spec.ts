@@ -3,7 +3,11 @@ import { chooseTab, isAccessible, log, makeBuild, openBuild, openParts, startMod
 
 test('parts are added, found, moved, merged, lent and had back; undo takes it back', async ({ page }) => {
   test.slow();
-  await page.goto('/own-parts');
+  await page.goto('/');
+  for (const name of ['Prices', 'Own parts']) {
+    await page.getByRole('link', { name, exact: true }).click();
+    await expect(page).toHaveTitle(new RegExp(name));
+  }
   for (const name of ['Y1', 'Y2']) {
     await page.getByLabel('Name of a new tray').fill(name);
     await page.getByRole('button', { name: 'Add', exact: true }).click();

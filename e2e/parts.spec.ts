@@ -125,7 +125,8 @@ test('prices that changed between plan and order are shown and asked about; noth
   // The page is closed and opened again: what was asked and found is there.
   expect((await kept).ok()).toBe(true);
   await page.reload();
-  await openParts(page, 'Buying plan');
+  // Which part shows stands in the address.
+  await expect(page.getByRole('tab', { name: 'Buying plan' })).toHaveAttribute('aria-selected', 'true');
   await expect(plan).toContainText('Gull');
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible();
   await expect(page.getByLabel('Think for')).toHaveValue('2');

@@ -10,6 +10,11 @@ const SCREENS = [
   { name: 'Parts', path: '/parts' },
   { name: 'Tally', path: '/tally' },
 ] as const;
+const WORKSPACE = [
+  { name: 'Builds', path: '/' },
+  { name: 'Own parts', path: '/own-parts' },
+  { name: 'Prices', path: '/prices' },
+] as const;
 export type ScreenName = (typeof SCREENS)[number]['name'];
 
 interface HeaderProps {
@@ -53,13 +58,8 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
                 here={s.name === screen}
               />
             ))
-          : (['Builds', 'Own parts', 'Prices'] as const).map((name) => (
-              <Tab
-                key={name}
-                href={name === 'Builds' ? '/' : `/${name.toLowerCase()}`}
-                name={name}
-                here={name === screen}
-              />
+          : WORKSPACE.map(({ name, path }) => (
+              <Tab key={name} href={path} name={name} here={name === screen} />
             ))}
       </nav>
       {children}

@@ -1,25 +1,38 @@
 'use client';
 
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Command } from '../commands/use-commands';
 
 /**
- * Which part of a screen shows: it stands in the address, so that a link opens it and Back goes to the one before. Gives
- * also the commands that choose each by Alt and its number.
+ * Which part of a screen shows: it stands in the address, so that a link opens it and Back goes to the one before. What was
+ * chosen here holds, whatever a page that is being fetched anew meanwhile does to the address. Gives also the commands that
+ * choose each by Alt and its number.
  */
 export function usePart<const T extends string>(
   parts: readonly { readonly name: T; readonly words: string }[],
   first: T,
 ): [T, (part: T) => void, Command[]] {
   const names = useMemo(() => parts.map((p) => p.name), [parts]);
-  const [part, setPart] = useQueryState(
+  const [inAddress, setInAddress] = useQueryState(
     'part',
     parseAsStringLiteral(names)
       .withDefault(first as never)
       .withOptions({ history: 'push' }),
   );
-  const choose = (next: T) => void setPart(next as never);
+  const [part, setPart] = useState<T>(inAddress as T);
+  useEffect(() => {
+    const follow = () => {
+      const named = new URLSearchParams(window.location.search).get('part');
+      setPart(names.find((n) => n === named) ?? first);
+    };
+    window.addEventListener('popstate', follow);
+    return () => window.removeEventListener('popstate', follow);
+  }, [names, first]);
+  const choose = (next: T) => {
+    setPart(next);
+    void setInAddress(next as never);
+  };
   const commands = parts.map((p, i) => ({
     name: `Show ${p.words}`,
     key: `alt+${i + 1}`,
@@ -27,5 +40,5 @@ export function usePart<const T extends string>(
     group: 'Parts of this page',
     run: () => choose(p.name),
   }));
-  return [part as T, choose, commands];
+  return [part, choose, commands];
 }
