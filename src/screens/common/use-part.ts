@@ -33,12 +33,29 @@ export function usePart<const T extends string>(
     setPart(next);
     void setInAddress(next as never);
   };
-  const commands = parts.map((p, i) => ({
+  return [part, choose, commandsFor(parts, choose)];
+}
+
+/**
+ * The same for a page that is fetched anew after each action: what shows does not stand in its address, since the fetch
+ * would put an older address back over one that was just chosen.
+ */
+export function usePartHere<const T extends string>(
+  parts: readonly { readonly name: T; readonly words: string }[],
+  first: T,
+): [T, (part: T) => void, Command[]] {
+  const [part, setPart] = useState<T>(first);
+  return [part, setPart, commandsFor(parts, setPart)];
+}
+
+const commandsFor = <T extends string>(
+  parts: readonly { readonly name: T; readonly words: string }[],
+  choose: (part: T) => void,
+): Command[] =>
+  parts.map((p, i) => ({
     name: `Show ${p.words}`,
     key: `alt+${i + 1}`,
     everywhere: true,
     group: 'Parts of this page',
     run: () => choose(p.name),
   }));
-  return [part, choose, commands];
-}

@@ -12,7 +12,7 @@ import { PaletteProvider } from '@/ui/palette-context';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
-import { usePart } from '../common/use-part';
+import { usePartHere } from '../common/use-part';
 import { WithStock } from '../common/with-stock';
 import { LentTab } from './lent-tab';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
@@ -35,7 +35,7 @@ export const OwnPartsScreen = ({ opening }: { opening: StockOpening }) => (
 );
 
 function OwnParts({ stock }: { stock: StockSnapshot }) {
-  const [part, setPart, keys] = usePart(PARTS, 'trays');
+  const [part, setPart, keys] = usePartHere(PARTS, 'trays');
   useBackground();
   const acts = useOwnPartsActs(stock);
   const palette = useOwnPartsPalette(stock);
