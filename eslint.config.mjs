@@ -40,6 +40,24 @@ const config = [
       ],
     },
   },
+  {
+    files: ['src/screens/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/core/ledger',
+              importNames: ['added', 'changed', 'removed', 'written', 'joinDiffs'],
+              message: 'What an act changes is said by a command of src/core; a screen only performs it.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   { files: ['scripts/**'], rules: { 'no-console': 'off' } },
 ];
 

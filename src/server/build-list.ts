@@ -14,7 +14,7 @@ export interface ListedBuild extends BuildSummary {
 }
 
 /** To be raised whenever a figure of the summary comes to mean something else. */
-const SUMMARY_VERSION = 1;
+const SUMMARY_VERSION = 2;
 
 /** What is kept of a build's books, so that a list of hundreds opens none of them. */
 interface BuildSummary {
@@ -26,6 +26,8 @@ interface BuildSummary {
   readonly net: number;
   readonly outOfPocket: number;
   readonly worth: number;
+  /** Pieces that `worth` leaves out, having no known price. */
+  readonly unpriced: number;
   readonly sparesLeft: number;
   readonly modifications: number;
   readonly planned: number;
@@ -132,6 +134,7 @@ function summaryOf({ db }: Handle, id: BuildId): BuildSummary {
     net: figures.net,
     outOfPocket: figures.outOfPocket,
     worth: figures.worthIn,
+    unpriced: figures.unpriced,
     sparesLeft: figures.sparesLeft,
     modifications: modifications.length,
     planned: entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,

@@ -17,5 +17,9 @@ export const piecesOfKinds = (qty: number, elements: number): string =>
 
 export const money = formatMoney;
 
+/** "£3.20", "£3.20 + 2 without a price": a sum of money that says which pieces it leaves out. */
+export const priced = (sum: number, unpriced: number): string =>
+  unpriced > 0 ? `${money(sum)} + ${count(unpriced)} without a price` : money(sum);
+
 /** "M 03" */
 export const modNo = (no: number): string => `M ${String(no).padStart(2, '0')}`;

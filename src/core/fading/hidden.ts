@@ -1,11 +1,8 @@
 import type { Workbench } from '../workbench';
 import { modelAccount } from '../places';
-import type { Exposure } from '../records';
-import type { ElementKey } from '../parts';
-import type { ZoneId } from '../shared/ids';
-
-/** The key of what is said of a lot of a zone. */
-export const lotKey = (zone: ZoneId, element: ElementKey): string => `${zone}|${element}`;
+import { lotKey, written, type Command, type Exposure } from '../ledger';
+import { elementName, type ElementKey } from '../parts';
+import { asId, type ExposureId, type ZoneId } from '../shared/ids';
 
 /** What a person said of how much of a lot is seen; undefined where nobody did. */
 export const exposureOf = (workbench: Workbench, zone: ZoneId, element: ElementKey): Exposure | undefined =>
@@ -39,4 +36,27 @@ export function hiddenOf(
   const said = exposureOf(workbench, zone, element);
   if (said) return said.seen === 'hidden' ? there : Math.min(there, said.hidden);
   return Math.max(0, Math.min(there, byEntries.get(lotKey(zone, element)) ?? 0));
+}
+
+/** Says how much of a lot is seen. What is left unsaid stays as it was said, or as it is proposed in `seen`. */
+export function setExposure(
+  workbench: Workbench,
+  zone: ZoneId,
+  element: ElementKey,
+  seen: Exposure['seen'],
+  to: Partial<Pick<Exposure, 'seen' | 'hidden'>>,
+): Command {
+  const old = exposureOf(workbench, zone, element);
+  const fresh: Exposure = {
+    id: asId<ExposureId>(lotKey(zone, element)),
+    build: workbench.build,
+    zone,
+    element,
+    seen,
+    hidden: hiddenOf(workbench, zone, element),
+  };
+  return {
+    label: `say how much of ${elementName(element)} is seen`,
+    diff: written('exposure', old, { ...(old ?? fresh), ...to }),
+  };
 }

@@ -1,6 +1,6 @@
 import { planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
 import type { Source } from '../ledger';
-import { modelAccount, OUTSIDE, sparesAccount } from '../places';
+import { modelAccount, sparesAccount } from '../places';
 import type { Movement } from '../records';
 import { elementName, type ElementKey } from '../parts';
 import type { ComesIn, FadingOption, OptionsReport } from './fading-options';

@@ -1,5 +1,5 @@
 import type { Workbench } from '../workbench';
-import { shippedAccount, zoneOf, type CountLine, type Grade } from '../ledger';
+import { lotKey, shippedAccount, zoneOf, type CountLine, type Grade } from '../ledger';
 import type { ElementKey } from '../parts';
 import type { CopyId, ZoneId } from '../shared/ids';
 
@@ -31,7 +31,7 @@ export function boxLots(workbench: Workbench, copy: CopyId): BoxLot[] {
   }
   const lines = new Map<string, CountLine>();
   for (const l of workbench.records.countLine.values())
-    if (l.copy === copy) lines.set(`${l.zone}|${l.element}`, l);
+    if (l.copy === copy) lines.set(lotKey(l.zone, l.element), l);
   return [...lots].map(([key, { zone, element, grades }]) => ({
     copy,
     zone,

@@ -4,7 +4,6 @@ import { addModification } from '../workbench';
 import {
   added,
   BLANK_ENTRY,
-  changed,
   countLineId,
   goneAccount,
   grade,
@@ -12,6 +11,7 @@ import {
   modelAccount,
   OUTSIDE,
   removed,
+  written,
   type CountLine,
   type Diff,
   type Entry,
@@ -96,7 +96,7 @@ export function countLot(
     loggedAt: source.now,
     movements: ms.movements,
   }));
-  const kept = old ? changed('countLine', old, line) : added('countLine', line);
+  const kept = written('countLine', old ?? undefined, line);
   const needsHome = fresh.length > 0 ? start : joinDiffs();
   return ok({
     label: `count ${lot.element.split('|').slice(0, 2).join(' ')}`,

@@ -1,5 +1,5 @@
 import type { Workbench } from '../workbench';
-import { goneAccount, zoneOf, type Display, type InspectionCard } from '../ledger';
+import { goneAccount, lotKey, worthOf, zoneOf, type Display, type InspectionCard } from '../ledger';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
 import type { ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -31,6 +31,8 @@ export interface Completeness {
   readonly there: number;
   readonly worthExpected: Minor;
   readonly worthThere: Minor;
+  /** Pieces expected whose price is not known: neither worth counts them. */
+  readonly unpriced: number;
   readonly missing: readonly MissingLot[];
   /** What replacing all that is wanted costs, and how many of those pieces have no price. */
   readonly replacement: { readonly pieces: number; readonly cost: Minor; readonly unpriced: number };
@@ -42,12 +44,11 @@ export function completeness(workbench: Workbench): Completeness {
   const gone = goneByLot(workbench);
   const card = workbench.records.inspectionCard.get(workbench.build);
   const missing: MissingLot[] = [];
-  let [expected, worthExpected, worthGone, away] = [0, 0, 0, 0];
+  let [expected, worthGone, away] = [0, 0, 0];
   for (const lot of lots) {
     const price = cheapest(workbench, lot.element);
     expected += lot.expected;
-    worthExpected += (price ?? 0) * lot.expected;
-    const key = `${lot.zone}|${lot.element}`;
+    const key = lotKey(lot.zone, lot.element);
     const g = gone.get(key);
     if (!g || g.missing + g.broken <= 0) continue;
     // Two copies with the same lot in a zone share what is gone: the first is told of as much as it held.
@@ -69,14 +70,19 @@ export function completeness(workbench: Workbench): Completeness {
   }
   const counted = lots.filter((l) => l.line);
   const wanted = missing.filter((m) => m.wanted);
+  const box = worthOf(
+    lots.map((lot) => ({ lot, qty: lot.expected })),
+    ({ lot }) => cheapest(workbench, lot.element),
+  );
   return {
     lots: lots.length,
     counted: counted.length,
     piecesCounted: counted.reduce((s, l) => s + l.expected, 0),
     expected,
     there: expected - away,
-    worthExpected,
-    worthThere: worthExpected - worthGone,
+    worthExpected: box.worth,
+    worthThere: box.worth - worthGone,
+    unpriced: box.unpriced,
     missing,
     replacement: {
       pieces: wanted.reduce((s, m) => s + m.missing + m.broken, 0),
@@ -95,7 +101,7 @@ const BROKEN = goneAccount('broken');
 function goneByLot(workbench: Workbench) {
   const sums = new Map<string, { missing: number; broken: number; planned: number }>();
   const at = (zone: ZoneId, element: ElementKey) => {
-    const key = `${zone}|${element}`;
+    const key = lotKey(zone, element);
     const sum = sums.get(key) ?? { missing: 0, broken: 0, planned: 0 };
     sums.set(key, sum);
     return sum;
@@ -135,7 +141,7 @@ export function notNeeded(
   workbench: Workbench,
 ): NotNeeded | null {
   const family = partOf(splitElementKey(lot.element).part).family.name;
-  const seen = workbench.records.exposure.get(`${lot.zone}|${lot.element}`)?.seen;
+  const seen = workbench.records.exposure.get(lotKey(lot.zone, lot.element))?.seen;
   const byDisplay: Record<Display, () => NotNeeded | null> = {
     'all round': () => null,
     'one side': () => (card.away.includes(lot.zone) ? 'turned away' : null),

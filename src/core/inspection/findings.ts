@@ -1,6 +1,7 @@
 import { planWork, type PlannedWork, type Workbench } from '../workbench';
 import type { Command, Source } from '../ledger';
 import {
+  added,
   BLANK_INTENT,
   changed,
   joinDiffs,
@@ -10,7 +11,7 @@ import {
   type Intent,
   type Why,
 } from '../ledger';
-import type { ModificationId } from '../shared/ids';
+import { asId, type FindingId, type ModificationId } from '../shared/ids';
 
 /** `kept` is for what must stay; the others go from open to planned to closed, or are dropped. */
 export type FindingState = 'open' | 'planned' | 'closed' | 'dropped' | 'kept';
@@ -103,6 +104,35 @@ export function workOnFinding(workbench: Workbench, finding: Finding, source: So
   const modification = work.modifications[0] as ModificationId;
   return { ...work, diff: joinDiffs(work.diff, changed('finding', finding, { modification })) };
 }
+
+/** What a person says of a finding. */
+export type FindingFields = Pick<Finding, 'kind' | 'zone' | 'note' | 'matters' | 'lots' | 'to' | 'photo'>;
+
+/** Keeps something found, or changes what was said of it. */
+export function keepFinding(
+  workbench: Workbench,
+  old: Finding | null,
+  fields: FindingFields,
+  source: Source,
+): Command {
+  if (old) return { label: 'change a finding', diff: changed('finding', old, fields) };
+  const finding: Finding = {
+    id: asId<FindingId>(source.newId()),
+    build: workbench.build,
+    modification: null,
+    answer: null,
+    dropped: false,
+    at: source.now,
+    ...fields,
+  };
+  return { label: `note: ${fields.note.slice(0, 60) || fields.kind}`, diff: added('finding', finding) };
+}
+
+/** Closes a finding by hand, with nothing done, or takes it up again. It stays to be read. */
+export const closeFinding = (finding: Finding, closed: boolean): Command => ({
+  label: closed ? 'delete a finding' : 'take a finding up again',
+  diff: changed('finding', finding, { dropped: closed }),
+});
 
 /** Answers, at the end, whether something that must stay is still there; asking again takes the answer back. */
 export const answerFinding = (finding: Finding, answer: Finding['answer']): Command => ({

@@ -1,10 +1,11 @@
+export { measureSize, sayDisplay } from './card';
 export { baseCopies, boxLots } from './box-lots';
 export type { BoxLot } from './box-lots';
 export { allThere, countLot } from './check-off';
 export type { Count } from './check-off';
 export { completeness } from './completeness';
 export type { Completeness, MissingLot, NotNeeded } from './completeness';
-export { MUST_STAY, answerFinding, findingState, workOnFinding } from './findings';
+export { MUST_STAY, answerFinding, closeFinding, findingState, keepFinding, workOnFinding } from './findings';
 export type { FindingState } from './findings';
 export { printCount, readCount } from './read-count';
 export type { CountTextProblem } from './read-count';

@@ -1,13 +1,12 @@
 import { planWork, type PlannedWork, type Workbench } from '../workbench';
 import type { Command, Source } from '../ledger';
 import {
-  added,
   BLANK_INTENT,
-  changed,
   countLineId,
   joinDiffs,
   removed,
   zoneOf,
+  written,
   type CountLine,
   type Entry,
   type Intent,
@@ -58,7 +57,7 @@ export function markWanted(
         wanted,
         at: source.now,
       };
-  const kept = old ? changed('countLine', old, line) : added('countLine', line);
+  const kept = written('countLine', old ?? undefined, line);
   const needless = wanted ? [] : workbench.entries.filter((e) => isPlannedFor(e, missing));
   return {
     label: `${lot.element.split('|').slice(0, 2).join(' ')} ${wanted ? 'is wanted' : 'is not wanted'}`,

@@ -1,6 +1,6 @@
 import { freeAt, freeGrades, NOTHING_KEPT, type Kept } from './free-pieces';
 import type { ElementKey } from '../parts';
-import type { CopyId, EntryId, ModificationId, OrderId, TrayId, WhatIfId, ZoneId } from '../shared/ids';
+import type { CopyId, EntryId, OrderId, TrayId, WhatIfId, ZoneId } from '../shared/ids';
 import { asId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
 import {

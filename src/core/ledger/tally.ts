@@ -36,22 +36,29 @@ export interface Tally {
 export function takeTally(books: Books, scope: Scope, priceOf: PriceOf): Tally {
   const figures = books.figures(scope);
   if (scope.of !== 'build') return { figures, sparesWorth: 0, sparesUnpriced: 0 };
-  const { worth, unpriced } = worthOf(books, sparesAccount(books.context.build), priceOf);
+  const spares = sparesAccount(books.context.build);
+  const { worth, unpriced } = worthOf(
+    books.balances.rows((a) => a === spares),
+    (row) => priceOf(row.element, row.grade),
+  );
   return { figures, sparesWorth: worth, sparesUnpriced: unpriced };
 }
 
-/** Worth of all that is at an account, and how many pieces have no known price. */
-export function worthOf(
-  books: Books,
-  account: AccountKey,
-  priceOf: PriceOf,
+/**
+ * What some lots come to, in minor units, and how many of their pieces have no known price: a sum is shown with both,
+ * so that it never passes for the whole.
+ * `worthOf([{ qty: 3, worth: 12 }, { qty: 2, worth: null }], (l) => l.worth)` = `{ worth: 36, unpriced: 2 }`.
+ */
+export function worthOf<Lot extends { readonly qty: number }>(
+  lots: Iterable<Lot>,
+  priceOf: (lot: Lot) => Minor | null,
 ): { worth: Minor; unpriced: number } {
   let worth = 0;
   let unpriced = 0;
-  for (const row of books.balances.rows((a) => a === account)) {
-    const price = priceOf(row.element, row.grade);
-    if (price === null) unpriced += row.qty;
-    else worth += price * row.qty;
+  for (const lot of lots) {
+    const price = priceOf(lot);
+    if (price === null) unpriced += lot.qty;
+    else worth += price * lot.qty;
   }
   return { worth, unpriced };
 }

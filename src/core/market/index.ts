@@ -20,5 +20,5 @@ export type { PriceListFault } from './price-list';
 export { readPlan, savePlan, savedPlanSchema } from './saved-plan';
 export type { AskedPlan, SavedPlan } from './saved-plan';
 export { shapesFor, withShapes } from './substitute-lots';
-export { nowAvailable } from './waiting-list';
+export { nowAvailable, waitFor, waitNoLonger } from './waiting-list';
 export type { NowAvailable } from './waiting-list';

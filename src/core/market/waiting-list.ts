@@ -1,5 +1,7 @@
 import { availability, type Register } from '../mismatch';
-import type { WaitingPart } from '../records';
+import { added, removed, type Command, type Source, type WaitingPart } from '../ledger';
+import { elementName, type ElementKey } from '../parts';
+import { asId, type WaitingId } from '../shared/ids';
 import type { MarketAnswer } from './market';
 import type { Minor } from '../shared/money';
 
@@ -40,3 +42,20 @@ export function nowAvailable(
     })
     .sort((a, b) => Number(b.isHad) - Number(a.isHad) || b.pieces - a.pieces);
 }
+
+/** Waits for a part in a colour that nobody has yet. */
+export function waitFor(element: ElementKey, qty: number, source: Source): Command {
+  const waiting: WaitingPart = {
+    id: asId<WaitingId>(source.newId()),
+    element,
+    qty,
+    note: '',
+    at: source.now,
+  };
+  return { label: `wait for ${elementName(element)}`, diff: added('waiting', waiting) };
+}
+
+export const waitNoLonger = (waiting: WaitingPart): Command => ({
+  label: `no longer wait for ${elementName(waiting.element)}`,
+  diff: removed('waiting', waiting),
+});

@@ -10,5 +10,5 @@ export type { MismatchKind } from './mismatches';
 export { leaveMismatch, planFixes, planInstead, planShapes } from './plan-fixes';
 export { alternativesFor, availability, withKnowledge, withoutPrint } from './register';
 export type { Availability, Made, Register } from './register';
-export { proposeScheme } from './scheme';
+export { letSchemeBeProposed, proposeScheme, setScheme } from './scheme';
 export { seenLots } from './seen-lots';

@@ -1,9 +1,9 @@
 import { deltaE00, type Colour } from '../colour';
 import type { Workbench } from '../workbench';
-import { zoneOf, type LeftMismatch, type Seen } from '../ledger';
+import { lotKey, zoneOf, type LeftMismatch, type Seen } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
-import { hiddenByEntries, lotKey } from '../fading';
+import { hiddenByEntries } from '../fading';
 import { SEEN_SHARE } from './exposure';
 import { isJudged, schemesOf } from './scheme';
 import { seenLots, type SeenLot } from './seen-lots';

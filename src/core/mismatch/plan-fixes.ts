@@ -1,11 +1,10 @@
 import { planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
 import type { Command, Source } from '../ledger';
 import {
-  added,
   BLANK_INTENT,
-  changed,
   EMPTY_DIFF,
   removed,
+  written,
   type Intent,
   type LeftMismatch,
   type Why,
@@ -125,6 +124,5 @@ export function leaveMismatch(workbench: Workbench, mismatch: Mismatch, reason: 
   };
   if (!reason)
     return { label: 'take a mismatch up again', diff: old ? removed('leftMismatch', old) : EMPTY_DIFF };
-  const diff = old ? changed('leftMismatch', old, { reason }) : added('leftMismatch', record);
-  return { label: 'leave a mismatch as it is', diff };
+  return { label: 'leave a mismatch as it is', diff: written('leftMismatch', old, record) };
 }

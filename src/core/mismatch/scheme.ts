@@ -1,4 +1,5 @@
 import { deltaE00, type Colour } from '../colour';
+import { EMPTY_DIFF, removed, written, type Command } from '../ledger';
 import type { Workbench } from '../workbench';
 import { partOf, splitElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
@@ -69,4 +70,22 @@ export function schemesOf(
       return [z.id, { colours, set: !!said }];
     }),
   );
+}
+
+/** Sets the colours that a zone is meant to have. */
+export function setScheme(workbench: Workbench, zone: ZoneId, colours: readonly ColourId[]): Command {
+  const record = { id: zone, build: workbench.build, zone, colours };
+  return {
+    label: `set the scheme of ${workbench.records.zone.get(zone)?.name ?? ''}`,
+    diff: written('scheme', workbench.records.scheme.get(zone), record),
+  };
+}
+
+/** Lets a zone's scheme be proposed again, as before a person set it. */
+export function letSchemeBeProposed(workbench: Workbench, zone: ZoneId): Command {
+  const old = workbench.records.scheme.get(zone);
+  return {
+    label: `propose the scheme of ${workbench.records.zone.get(zone)?.name ?? ''}`,
+    diff: old ? removed('scheme', old) : EMPTY_DIFF,
+  };
 }

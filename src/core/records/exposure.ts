@@ -1,6 +1,7 @@
 import type { BuildId, ExposureId, ZoneId } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
 import { choice, element, longId, pieces, reference } from './fields';
+import { lotKey } from './lot-key';
 
 export const SEEN = ['all', 'some sides', 'one side', 'top', 'hidden'] as const;
 export type Seen = (typeof SEEN)[number];
@@ -18,7 +19,7 @@ export const exposure = defineRecord({
     /** Of its pieces, how many nobody sees. */
     hidden: pieces(),
   },
-  idOf: (x) => `${x.zone}|${x.element}`,
+  idOf: (x) => lotKey(x.zone, x.element),
   inModFile: { key: 'exposures', most: 50_000, optional: true },
 });
 export type Exposure = RecordOf<typeof exposure>;

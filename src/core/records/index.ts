@@ -14,6 +14,7 @@ export { FINDING_KINDS, type Finding, type FindingKind } from './finding';
 export { DISPLAYS, type Display, type InspectionCard, type Size } from './inspection-card';
 export type { KeptAssembly } from './kept-assembly';
 export type { LeftMismatch } from './left-mismatch';
+export { lotKey } from './lot-key';
 export type { MadeIn } from './made-in';
 export type { Modification, ModificationPurpose } from './modification';
 export type { Order } from './order';

@@ -1,6 +1,7 @@
 import type { BuildId, ZoneId } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
 import { element, longId, note, reference } from './fields';
+import { lotKey } from './lot-key';
 
 /** A mismatch that was looked at and is left as it is, and why. */
 export const leftMismatch = defineRecord({
@@ -14,7 +15,7 @@ export const leftMismatch = defineRecord({
     element: element(),
     reason: note(),
   },
-  idOf: (m) => `${m.zone}|${m.element}`,
+  idOf: (m) => lotKey(m.zone, m.element),
   inModFile: { key: 'leftMismatches', most: 50_000, optional: true },
   earlier: { types: ['leftSlip'], keys: ['leftSlips'] },
 });

@@ -10,4 +10,6 @@ export { breakUpBuild, breakUpBox, donorReport } from './break-up';
 export type { DonorReport } from './break-up';
 export { StockIndex } from './stock-index';
 export type { StockHit } from './stock-index';
-export { keepWhole } from './keep-whole';
+export { breakUpKept, keepWhole } from './keep-whole';
+export { addTray, renameTray } from './trays';
+export { setPrice } from './prices';

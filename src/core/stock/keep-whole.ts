@@ -1,4 +1,4 @@
-import { added, type AccountKey, type KeptAssembly } from '../ledger';
+import { added, removed, type AccountKey, type KeptAssembly } from '../ledger';
 import type { Command, Source } from '../ledger';
 import { asId, type KeptAssemblyId } from '../shared/ids';
 
@@ -12,3 +12,9 @@ export function keepWhole(
   const kept: KeptAssembly = { id: asId<KeptAssemblyId>(source.newId()), name, account, lots };
   return { label: `keep ${name} whole`, diff: added('keptAssembly', kept) };
 }
+
+/** Lets pieces that were kept together be taken again. */
+export const breakUpKept = (kept: KeptAssembly): Command => ({
+  label: `break up ${kept.name}`,
+  diff: removed('keptAssembly', kept),
+});

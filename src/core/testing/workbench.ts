@@ -4,6 +4,7 @@ import {
   BLANK_ENTRY,
   BLANK_INTENT,
   grade,
+  invertDiff,
   modelAccount,
   OUTSIDE,
   shippedAccount,
@@ -24,6 +25,7 @@ import {
   type TrayId,
   type ZoneId,
 } from '../shared/ids';
+import { assert } from '../shared/assert';
 import { el } from './world';
 
 /** "18 brick 1x2 slate", or with a grade: "9 brick 1x1 chalk yellowed". */
@@ -152,6 +154,20 @@ export const testSource = (prefix = 'n'): Source => ({
 export function did(workbench: Workbench, command: Command): Workbench {
   workbench.apply(command.diff);
   return workbench;
+}
+
+/** Does a command, having seen that its inverse brings every record back. */
+export function doneAndBack(workbench: Workbench, command: Command): Workbench {
+  const before = workbench.recordList();
+  workbench.apply(command.diff);
+  workbench.apply(invertDiff(command.diff));
+  const sorted = (list: readonly TypedRecord[]) => list.map((r) => JSON.stringify(r)).sort();
+  assert(
+    sorted(workbench.recordList()).join() === sorted(before).join(),
+    'undo brings every record back',
+    command.label,
+  );
+  return did(workbench, command);
 }
 
 /** Plans intents in a modification called Wall, in the zone of that name. */

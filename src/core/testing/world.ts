@@ -1,7 +1,6 @@
 import { PALETTE } from '../colour';
 import { elementKey, readPartName, type ElementKey } from '../parts';
 import {
-  added,
   Books,
   BLANK_ENTRY,
   BLANK_INTENT,

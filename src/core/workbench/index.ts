@@ -7,8 +7,16 @@ export type { Command, Source } from '../ledger';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
 export { placeOrder, toBuy } from './order-commands';
-export { addModification, addZone, deleteModification, moveModification } from './modification-commands';
-export { adoptWhatIf, dropWhatIf } from './what-if-commands';
+export {
+  addModification,
+  deleteModification,
+  keepModification,
+  moveModification,
+} from './modification-commands';
+export { addZone, deleteZone, isZoneInUse, nestZone, renameZone, zonesAround } from './zone-commands';
+export { addPhase, deletePhase, phasesOf, renamePhase } from './phase-commands';
+export { archiveBuild, renameBuild } from './build-commands';
+export { adoptWhatIf, deleteWhatIf, startWhatIf } from './what-if-commands';
 export { transferOf } from './transfer';
 export { planWork } from './plan-command';
 export type { Plan, PlannedWork } from './plan-command';

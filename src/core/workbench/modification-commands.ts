@@ -1,8 +1,11 @@
-import { added, changed, joinDiffs, removed, type Modification, type Zone } from '../ledger';
-import { asId, type ModificationId, type ZoneId } from '../shared/ids';
+import { added, changed, joinDiffs, removed, type Modification } from '../ledger';
+import { asId, type ModificationId, type PhaseId, type ZoneId } from '../shared/ids';
 import type { Command, Source } from '../ledger';
+import { addPhase } from './phase-commands';
 import type { Workbench } from './workbench';
+import { addZone } from './zone-commands';
 
+/** Starts a modification as the last. */
 export function addModification(
   workbench: Workbench,
   title: string,
@@ -10,10 +13,20 @@ export function addModification(
   source: Source,
   purpose: Modification['purpose'] = null,
 ): Command & { id: ModificationId } {
+  const made = newModification(workbench, title, zone, source, purpose);
+  return { id: made.id, label: `add modification ${title}`, diff: added('modification', made) };
+}
+
+function newModification(
+  workbench: Workbench,
+  title: string,
+  zone: ZoneId,
+  source: Source,
+  purpose: Modification['purpose'],
+): Modification {
   const all = workbench.modifications;
-  const id = asId<ModificationId>(source.newId());
-  const modification: Modification = {
-    id,
+  return {
+    id: asId<ModificationId>(source.newId()),
     build: workbench.build,
     no: all.reduce((n, m) => Math.max(n, m.no), 0) + 1,
     title,
@@ -24,7 +37,6 @@ export function addModification(
     position: all.reduce((n, m) => Math.max(n, m.position), 0) + 1,
     purpose,
   };
-  return { id, label: `add modification ${title}`, diff: added('modification', modification) };
 }
 
 /** Removes a modification with all its entries. */
@@ -50,14 +62,34 @@ export function moveModification(
   };
 }
 
-export function addZone(
+/** What a person says of a modification. A zone or a phase that is not there yet is given by its name. */
+export interface ModificationFields {
+  readonly title: string;
+  readonly zone: ZoneId | { readonly name: string };
+  readonly phase: PhaseId | { readonly name: string } | null;
+  readonly why: string;
+  readonly note: string;
+}
+
+/** Changes a modification, or starts one, with the zone and the phase it names anew: one step that one undo takes back. */
+export function keepModification(
   workbench: Workbench,
-  name: string,
-  parent: ZoneId,
+  old: Modification | null,
+  { title, zone, phase, why, note }: ModificationFields,
   source: Source,
-): Command & { id: ZoneId } {
-  const id = asId<ZoneId>(source.newId());
-  const position = workbench.zones.reduce((n, z) => Math.max(n, z.position), 0) + 1;
-  const zone: Zone = { id, build: workbench.build, parent, name, position };
-  return { id, label: `add zone ${name}`, diff: added('zone', zone) };
+): Command & { id: ModificationId } {
+  const newZone =
+    typeof zone === 'string' ? null : addZone(workbench, zone.name, workbench.rootZone.id, source);
+  const newPhase =
+    phase === null || typeof phase === 'string' ? null : addPhase(workbench, phase.name, source);
+  const inZone = newZone?.id ?? (zone as ZoneId);
+  const fields = { title, zone: inZone, phase: newPhase?.id ?? (phase as PhaseId | null), why, note };
+  const made = old ? null : newModification(workbench, title, inZone, source, null);
+  const kept = made ? added('modification', { ...made, ...fields }) : changed('modification', old!, fields);
+  const places = [newZone, newPhase].flatMap((p) => (p ? [p.diff] : []));
+  return {
+    id: made?.id ?? old!.id,
+    label: old ? `change modification ${title}` : `add modification ${title}`,
+    diff: joinDiffs(...places, kept),
+  };
 }

@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import { takeTally, type Figure, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
-import { count, money, signed } from '@/ui/numbers';
+import { count, money, signed, priced } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 
 interface BandProps {
@@ -184,8 +184,7 @@ function CostCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (f
         onClick={() => onOpen('worthIn')}
         className="text-soft min-h-6 text-left text-[12px] hover:underline"
       >
-        {money(f.worthIn)} with own parts
-        {f.unpriced > 0 && ` · ${count(f.unpriced)} unpriced`}
+        {priced(f.worthIn, f.unpriced)}, with own parts
       </button>
     </div>
   );
@@ -212,7 +211,7 @@ function SparesCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: 
         onClick={() => onOpen('usedAgain')}
         className="text-soft min-h-6 text-left text-[12px] hover:underline"
       >
-        {count(f.usedAgain)} went back in · {money(shown.sparesWorth)}
+        {count(f.usedAgain)} went back in · {priced(shown.sparesWorth, shown.sparesUnpriced)}
       </button>
     </div>
   );

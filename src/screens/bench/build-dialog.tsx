@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { changed } from '@/core/ledger';
+import type { Command } from '@/core/ledger';
+import { archiveBuild, renameBuild } from '@/core/workbench';
 import Link from 'next/link';
 import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -17,8 +18,8 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(build?.name ?? '');
   const [note, setNote] = useState(build?.note ?? '');
   if (!build) return null;
-  const change = (to: Partial<typeof build>, label: string) => {
-    perform({ label, diff: changed('build', build, to) });
+  const act = (command: Command) => {
+    perform(command);
     onClose();
   };
   return (
@@ -27,7 +28,7 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
         className="flex flex-col gap-3"
         onSubmit={(e) => {
           e.preventDefault();
-          if (name.trim()) change({ name: name.trim(), note: note.trim() }, 'rename the build');
+          if (name.trim()) act(renameBuild(build, { name: name.trim(), note: note.trim() }));
         }}
       >
         <Field label="Name">
@@ -61,14 +62,7 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
           </Link>
         </section>
         <div className="flex gap-2">
-          <Button
-            onClick={() =>
-              change(
-                { archived: !build.archived },
-                build.archived ? 'take from the archive' : 'put into the archive',
-              )
-            }
-          >
+          <Button onClick={() => act(archiveBuild(build, !build.archived))}>
             {build.archived ? 'Take from the archive' : 'Put into the archive'}
           </Button>
           <span className="flex-1" />

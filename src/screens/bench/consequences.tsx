@@ -7,13 +7,14 @@ import {
   type Entry,
   type Figures,
   type OpenPlaceholder,
+  worthOf,
 } from '@/core/ledger';
 import { printIntent } from '@/core/log-line';
 import { toBuy } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { count, modNo, money, pieces, kinds } from '@/ui/numbers';
+import { count, modNo, money, pieces, kinds, priced } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 
@@ -177,7 +178,7 @@ function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
     .flatMap((e) => e.movements)
     .filter((m) => placeOf(m.from) === 'model' && placeOf(m.to) === 'spares');
   const lots = sum(moved);
-  const worth = moved.reduce((s, m) => s + (priceOf(m.element, m.grade) ?? 0) * m.qty, 0);
+  const { worth, unpriced } = worthOf(moved, (m) => priceOf(m.element, m.grade));
   const total = lots.reduce((s, l) => s + l.qty, 0);
   return (
     <section className="border-rule border-t pt-3">
@@ -186,7 +187,7 @@ function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
       <p className="text-soft">
         {total === 0
           ? 'No spares.'
-          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${money(worth)}`}
+          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${priced(worth, unpriced)}`}
       </p>
     </section>
   );

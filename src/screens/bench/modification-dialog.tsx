@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { addModification } from '@/core/workbench';
-import { added, changed, joinDiffs, type Modification } from '@/core/ledger';
+import { keepModification, phasesOf } from '@/core/workbench';
+import type { Modification } from '@/core/ledger';
 import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -30,43 +30,19 @@ export function ModificationDialog({
   const [newPhase, setNewPhase] = useState('');
   const [why, setWhy] = useState(modification?.why ?? '');
   const [note, setNote] = useState(modification?.note ?? '');
-  const phases = [...workbench.records.phase.values()].sort((a, b) => a.position - b.position);
+  const phases = phasesOf(workbench);
   const save = () => {
     if (!title.trim()) return;
-    const from = source();
-    const zoneId = zone === 'new' ? asId<ZoneId>(from.newId()) : asId<ZoneId>(zone);
-    const phaseId = phase === 'new' ? asId<PhaseId>(from.newId()) : phase ? asId<PhaseId>(phase) : null;
-    const extra = joinDiffs(
-      zone === 'new'
-        ? added('zone', {
-            id: zoneId,
-            build: workbench.build,
-            parent: workbench.rootZone.id,
-            name: newZone.trim(),
-            position: workbench.zones.length + 1,
-          })
-        : joinDiffs(),
-      phase === 'new' && phaseId
-        ? added('phase', {
-            id: phaseId,
-            build: workbench.build,
-            name: newPhase.trim(),
-            position: phases.length + 1,
-          })
-        : joinDiffs(),
-    );
-    const fields = { title: title.trim(), zone: zoneId, phase: phaseId, why: why.trim(), note: note.trim() };
-    if (modification)
-      perform({
-        label: `change ${modNo(modification.no)}`,
-        diff: joinDiffs(extra, changed('modification', modification, fields)),
-      });
-    else {
-      const made = addModification(workbench, fields.title, zoneId, from);
-      const record = made.diff.added[0]?.record as Modification;
-      perform({ label: made.label, diff: joinDiffs(extra, added('modification', { ...record, ...fields })) });
-      set({ selected: made.id });
-    }
+    const fields = {
+      title: title.trim(),
+      zone: zone === 'new' ? { name: newZone.trim() } : asId<ZoneId>(zone),
+      phase: phase === 'new' ? { name: newPhase.trim() } : phase ? asId<PhaseId>(phase) : null,
+      why: why.trim(),
+      note: note.trim(),
+    };
+    const command = keepModification(workbench, modification, fields, source());
+    perform(command);
+    if (!modification) set({ selected: command.id });
     onClose();
   };
   const ready = title.trim() && (zone !== 'new' || newZone.trim()) && (phase !== 'new' || newPhase.trim());

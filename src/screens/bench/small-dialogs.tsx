@@ -2,13 +2,13 @@
 
 import { useState } from 'react';
 import { placeOrder, toBuy } from '@/core/workbench';
-import { placeOf, sizeOf, stepsOf, type Entry, type Modification } from '@/core/ledger';
+import { placeOf, sizeOf, stepsOf, type Entry, type Modification, worthOf } from '@/core/ledger';
 import { readMoney } from '@/core/shared/money';
-import { Button, Key } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
-import { money, pieces } from '@/ui/numbers';
+import { pieces, priced } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 
@@ -31,7 +31,7 @@ export function OrderDialog({
     : workbench.entries.filter((e) => e.whatIf === null);
   const buying = toBuy(pool).filter((e) => e.whatIf === null);
   const lots = buying.flatMap((e) => e.movements.filter((m) => placeOf(m.from) === 'outside'));
-  const cost = lots.reduce((s, m) => s + (m.worth ?? 0) * m.qty, 0);
+  const cost = worthOf(lots, (m) => m.worth);
   const carriage = postage ? readMoney(postage) : 0;
   const place = () => {
     if (!seller.trim() || carriage === undefined) return;
@@ -43,7 +43,7 @@ export function OrderDialog({
       open
       onOpenChange={onClose}
       title="Order what is to buy"
-      says={`${pieces(lots.reduce((s, m) => s + m.qty, 0))}, ${money(cost)} without postage`}
+      says={`${pieces(lots.reduce((s, m) => s + m.qty, 0))}, ${priced(cost.worth, cost.unpriced)}, postage apart`}
     >
       <form
         className="grid grid-cols-3 gap-3"

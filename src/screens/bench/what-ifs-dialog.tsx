@@ -1,9 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { adoptWhatIf, dropWhatIf, Workbench } from '@/core/workbench';
-import { added, costsOf, takeTally, type Tally, type WhatIf } from '@/core/ledger';
-import { asId, type WhatIfId } from '@/core/shared/ids';
+import { adoptWhatIf, deleteWhatIf, startWhatIf, Workbench } from '@/core/workbench';
+import { costsOf, takeTally, type Tally, type WhatIf } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
@@ -119,7 +118,7 @@ function Acts({ whatIf, onClose }: { whatIf: WhatIf; onClose: () => void }) {
       </Button>
       <Button
         onClick={() => {
-          const command = dropWhatIf(workbench, whatIf);
+          const command = deleteWhatIf(workbench, whatIf);
           leave();
           perform(command);
         }}
@@ -139,14 +138,9 @@ function NewWhatIf({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState('');
   const start = () => {
     if (!name.trim()) return;
-    const whatIf = {
-      id: asId<WhatIfId>(source().newId()),
-      build: workbench.build,
-      name: name.trim(),
-      note: '',
-    };
-    perform({ label: `start what-if ${whatIf.name}`, diff: added('whatIf', whatIf) });
-    selectWhatIf(whatIf.id);
+    const command = startWhatIf(workbench, name.trim(), source());
+    perform(command);
+    selectWhatIf(command.id);
     set({ logPlanned: true });
     onClose();
   };

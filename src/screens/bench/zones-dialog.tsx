@@ -1,9 +1,20 @@
 'use client';
 
 import { useState } from 'react';
-import { addZone } from '@/core/workbench';
-import { added, changed, modelAccount, removed, type Phase, type Zone } from '@/core/ledger';
-import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
+import {
+  addPhase,
+  addZone,
+  deletePhase,
+  deleteZone,
+  isZoneInUse,
+  nestZone,
+  phasesOf,
+  renamePhase,
+  renameZone,
+  zonesAround,
+} from '@/core/workbench';
+import { modelAccount, type Phase, type Zone } from '@/core/ledger';
+import { asId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Input, Select } from '@/ui/field';
@@ -14,7 +25,7 @@ import { useBuild } from '../common/build-store';
 export function ZonesDialog({ onClose }: { onClose: () => void }) {
   const workbench = useBuild((s) => s.workbench);
   useBuild((s) => s.version);
-  const phases = [...workbench.records.phase.values()].sort((a, b) => a.position - b.position);
+  const phases = phasesOf(workbench);
   return (
     <Dialog
       open
@@ -38,7 +49,7 @@ export function ZonesDialog({ onClose }: { onClose: () => void }) {
           <PhaseRow key={p.id} phase={p} />
         ))}
       </ul>
-      <AddPhase at={phases.length + 1} />
+      <AddPhase />
     </Dialog>
   );
 }
@@ -48,38 +59,26 @@ function ZoneRow({ zone }: { zone: Zone }) {
   const perform = useBuild((s) => s.perform);
   const isRoot = zone.parent === null;
   const there = workbench.planned.balances.total(modelAccount(zone.id));
-  const used =
-    there !== 0 ||
-    workbench.modifications.some((m) => m.zone === zone.id) ||
-    workbench.zones.some((z) => z.parent === zone.id) ||
-    workbench.entries.some((e) =>
-      e.movements.some((m) => m.from === modelAccount(zone.id) || m.to === modelAccount(zone.id)),
-    );
-  const below = workbench.planned.nested(zone.id);
-  const rename = (next: string) =>
-    perform({ label: `rename zone ${zone.name}`, diff: changed('zone', zone, { name: next }) });
+  const used = isZoneInUse(workbench, zone);
   return (
     <li className="flex items-center gap-2">
-      <NameInput label={`Name of zone ${zone.name}`} name={zone.name} onRename={rename} />
+      <NameInput
+        label={`Name of zone ${zone.name}`}
+        name={zone.name}
+        onRename={(name) => perform(renameZone(zone, name))}
+      />
       {!isRoot && (
         <Select
           aria-label={`${zone.name} lies in`}
           value={zone.parent ?? ''}
           className="w-36"
-          onChange={(e) =>
-            perform({
-              label: `nest zone ${zone.name}`,
-              diff: changed('zone', zone, { parent: e.target.value as ZoneId }),
-            })
-          }
+          onChange={(e) => perform(nestZone(zone, asId<ZoneId>(e.target.value)))}
         >
-          {workbench.zones
-            .filter((z) => !below.has(z.id))
-            .map((z) => (
-              <option key={z.id} value={z.id}>
-                in {z.name}
-              </option>
-            ))}
+          {zonesAround(workbench, zone).map((z) => (
+            <option key={z.id} value={z.id}>
+              in {z.name}
+            </option>
+          ))}
         </Select>
       )}
       <span className="text-faint w-20 text-right text-[12px]">{count(there)} pieces</span>
@@ -87,7 +86,7 @@ function ZoneRow({ zone }: { zone: Zone }) {
         <Button
           disabled={used}
           title={used ? 'It still has pieces, entries or modifications' : undefined}
-          onClick={() => perform({ label: `delete zone ${zone.name} away`, diff: removed('zone', zone) })}
+          onClick={() => perform(deleteZone(zone))}
         >
           Delete
         </Button>
@@ -103,8 +102,7 @@ function AddZone() {
   const [name, setName] = useState('');
   const add = () => {
     if (!name.trim()) return;
-    const { label, diff } = addZone(workbench, name.trim(), workbench.rootZone.id, source());
-    perform({ label, diff });
+    perform(addZone(workbench, name.trim(), workbench.rootZone.id, source()));
     setName('');
   };
   return <AddLine label="New zone" value={name} onChange={setName} onAdd={add} />;
@@ -114,36 +112,29 @@ function PhaseRow({ phase }: { phase: Phase }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const inIt = workbench.modifications.filter((m) => m.phase === phase.id).length;
-  const rename = (next: string) =>
-    perform({ label: `rename phase ${phase.name}`, diff: changed('phase', phase, { name: next }) });
   return (
     <li className="flex items-center gap-2">
-      <NameInput label={`Name of phase ${phase.name}`} name={phase.name} onRename={rename} />
+      <NameInput
+        label={`Name of phase ${phase.name}`}
+        name={phase.name}
+        onRename={(name) => perform(renamePhase(phase, name))}
+      />
       <span className="text-faint text-[12px]">{inIt} modifications</span>
-      <Button
-        disabled={inIt > 0}
-        onClick={() => perform({ label: `delete phase ${phase.name} away`, diff: removed('phase', phase) })}
-      >
+      <Button disabled={inIt > 0} onClick={() => perform(deletePhase(phase))}>
         Delete
       </Button>
     </li>
   );
 }
 
-function AddPhase({ at }: { at: number }) {
+function AddPhase() {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const [name, setName] = useState('');
   const add = () => {
     if (!name.trim()) return;
-    const phase = {
-      id: asId<PhaseId>(source().newId()),
-      build: workbench.build,
-      name: name.trim(),
-      position: at,
-    };
-    perform({ label: `add phase ${phase.name}`, diff: added('phase', phase) });
+    perform(addPhase(workbench, name.trim(), source()));
     setName('');
   };
   return <AddLine label="New phase" value={name} onChange={setName} onAdd={add} />;

@@ -7,7 +7,7 @@ import type { Builds, ListedBuild } from '@/server/build-list';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, money, signed } from '@/ui/numbers';
+import { count, money, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
 import { useBuilds } from './use-builds';
@@ -131,7 +131,11 @@ function BuildCard({ build: b }: { build: ListedBuild }) {
           </p>
           <dl className="mt-2 grid grid-cols-3 gap-2">
             <Fact words="on the model" value={count(b.onModel)} aside={`net ${signed(b.net)}`} />
-            <Fact words="out of pocket" value={money(b.outOfPocket)} aside={`worth ${money(b.worth)}`} />
+            <Fact
+              words="out of pocket"
+              value={money(b.outOfPocket)}
+              aside={`worth ${priced(b.worth, b.unpriced)}`}
+            />
             <Fact
               words="spares"
               value={count(b.sparesLeft)}

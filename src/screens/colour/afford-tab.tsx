@@ -9,7 +9,7 @@ import { elementKey, readPartName, splitElementKey } from '@/core/parts';
 import type { PartId } from '@/core/shared/ids';
 import { Field, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { count, modNo, money, pieces } from '@/ui/numbers';
+import { count, modNo, money, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { thisYear } from '../common/use-register';
 import { list } from '../words/places';
@@ -157,10 +157,7 @@ function OfferTable({ offers, shape }: { offers: readonly ColourOffer[]; shape: 
             </th>
             <td className="px-2">{count(o.atHand)}</td>
             <td className="px-2">{count(o.toBuy)}</td>
-            <td className="px-2">
-              {money(o.cost)}
-              {o.unpriced > 0 && ` + ${o.unpriced} unpriced`}
-            </td>
+            <td className="px-2">{priced(o.cost, o.unpriced)}</td>
             <td className="px-2">
               {o.offScheme === null ? '' : o.offScheme < 0.05 ? 'in it' : differenceWords(o.offScheme)}
             </td>

@@ -6,7 +6,7 @@ import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { FadingOption } from '@/core/fading';
 import { Glyph } from '@/ui/glyph';
-import { count, money } from '@/ui/numbers';
+import { count, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { FADING_OPTION_WORDS } from '../words/inspection';
 
@@ -65,10 +65,7 @@ export function OptionTable({
             <td className="px-2">{s.largest.toFixed(1)}</td>
             <td className="px-2">{s.typical.toFixed(1)}</td>
             <td className="px-2">{count(s.touched)}</td>
-            <td className="pl-2">
-              {money(s.cost)}
-              {s.unpriced > 0 && ` + ${s.unpriced} unpriced`}
-            </td>
+            <td className="pl-2">{priced(s.cost, s.unpriced)}</td>
           </tr>
         ))}
       </tbody>

@@ -3,7 +3,7 @@
 import type { RecolourPlan } from '@/core/recolouring';
 import type { ZoneId } from '@/core/shared/ids';
 import { Check } from '@/ui/field';
-import { count, money } from '@/ui/numbers';
+import { count, money, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** The steps of a recolouring, zone by zone: each can be left out. */
@@ -55,10 +55,7 @@ export function RecolourSteps({
               />
             </th>
             <td className="px-2">{count(s.pieces)}</td>
-            <td className="px-2">
-              {money(s.cost)}
-              {s.unpriced > 0 && ` + ${s.unpriced} unpriced`}
-            </td>
+            <td className="px-2">{priced(s.cost, s.unpriced)}</td>
             <td className="px-2">{money(s.spent)}</td>
             <td className="px-2">
               <span className="inline-flex items-center gap-2">

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { proposeScheme, type Audit } from '@/core/mismatch';
-import { added, changed, removed, type Diff } from '@/core/ledger';
+import { letSchemeBeProposed, proposeScheme, setScheme, type Audit } from '@/core/mismatch';
+import type { Command } from '@/core/ledger';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -18,19 +18,12 @@ export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Au
   const proposed = shown ? proposeScheme(shown.lots, palette) : [];
   const [colours, setColours] = useState<readonly ColourId[]>(shown?.scheme ?? []);
   const there = new Map(shown?.colours.map((c) => [c.colour, c.qty]));
-  const old = workbench.records.scheme.get(zone);
+  const isSet = workbench.records.scheme.has(zone);
   const name = workbench.records.zone.get(zone)?.name ?? '';
-  const act = (label: string, diff: Diff) => {
-    perform({ label: `${label} ${name}`, diff });
+  const act = (command: Command) => {
+    perform(command);
     onClose();
   };
-  const keep = () =>
-    act(
-      'set the scheme of',
-      old
-        ? changed('scheme', old, { colours })
-        : added('scheme', { id: zone, build: workbench.build, zone, colours }),
-    );
   const ranked = [...palette.values()]
     .filter((c) => c.finish === 'solid')
     .sort((a, b) => (there.get(b.id) ?? 0) - (there.get(a.id) ?? 0));
@@ -69,12 +62,10 @@ export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Au
       </ul>
       <div className="mt-4 flex flex-wrap justify-end gap-2">
         <Button onClick={() => setColours(proposed)}>As proposed: {proposed.join(', ') || 'none'}</Button>
-        {old && (
-          <Button onClick={() => act('propose the scheme of', removed('scheme', old))}>
-            Let it be proposed
-          </Button>
+        {isSet && (
+          <Button onClick={() => act(letSchemeBeProposed(workbench, zone))}>Let it be proposed</Button>
         )}
-        <Button look="main" onClick={keep}>
+        <Button look="main" onClick={() => act(setScheme(workbench, zone, colours))}>
           Set it
         </Button>
       </div>

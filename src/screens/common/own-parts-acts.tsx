@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { paletteOf, recordSetOf, type UndoRedo } from '@/core/workbench';
 import type { Command } from '@/core/ledger';
-import { STOCK_SCOPE, type Diff } from '@/core/ledger';
+import { STOCK_SCOPE } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
@@ -49,9 +49,10 @@ export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'rev
     setSays(outcome.how === 'done' ? done(outcome.value.label) : outcomeWords(outcome));
     router.refresh();
   };
-  const perform = (label: string, diff: Diff) => {
-    const action = { id: asId<ActionId>(crypto.randomUUID()), scope: STOCK_SCOPE, label, diff };
-    return send({ kind: 'action', action }, () => '');
+  const perform = ({ label, diff }: Command) => {
+    const id = asId<ActionId>(crypto.randomUUID());
+    const action = { id, scope: STOCK_SCOPE, label: cutText(label, 500), diff };
+    void send({ kind: 'action', action }, () => '');
   };
   const undoOrRedo = async (direction: 'undo' | 'redo') => {
     const target = undoRedo[direction];
@@ -66,7 +67,6 @@ export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'rev
     says: unreached ? unreachedWords(unreached, waiting) : says,
     perform,
     undoOrRedo,
-    command: ({ label, diff }: Command) => void perform(cutText(label, 500), diff),
   };
 }
 

@@ -6,7 +6,7 @@ import { readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { count, piecesOfKinds } from '@/ui/numbers';
+import { piecesOfKinds } from '@/ui/numbers';
 
 export type Box = ImportBoxes['boxes'][number];
 

@@ -1,9 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { added, changed, type Finding, type FindingKind } from '@/core/ledger';
+import { keepFinding } from '@/core/inspection';
+import { type Finding, type FindingKind } from '@/core/ledger';
 import { elementName, elementSearch, type ElementKey } from '@/core/parts';
-import { asId, type FindingId, type ZoneId } from '@/core/shared/ids';
+import { asId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
@@ -36,19 +37,7 @@ export function FindingDialog({
   const mustStay = kind === 'keep' || kind === 'function';
   const keep = () => {
     const fields = { kind, zone, note: note.trim(), matters, lots, to, photo };
-    const fresh = (): Finding => ({
-      id: asId<FindingId>(source().newId()),
-      build: workbench.build,
-      modification: null,
-      answer: null,
-      dropped: false,
-      at: source().now,
-      ...fields,
-    });
-    perform({
-      label: finding ? 'change a finding' : `note: ${note.slice(0, 60) || FINDING_WORDS[kind]}`,
-      diff: finding ? changed('finding', finding, fields) : added('finding', fresh()),
-    });
+    perform(keepFinding(workbench, finding ?? null, fields, source()));
     onClose();
   };
   const choosePhoto = async (file: File | undefined) => {

@@ -2,9 +2,9 @@
 
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
-import { changed, FINDING_KINDS, type Finding } from '@/core/ledger';
+import { FINDING_KINDS, type Finding } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { findingState, MUST_STAY, workOnFinding, type FindingState } from '@/core/inspection';
+import { closeFinding, findingState, MUST_STAY, workOnFinding, type FindingState } from '@/core/inspection';
 import { Button, Key } from '@/ui/button';
 import { LotGlyph } from '@/ui/glyph';
 import { modNo } from '@/ui/numbers';
@@ -105,15 +105,7 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
               )}
               <Button onClick={() => setDialog(f)}>Change</Button>
               {(state === 'open' || state === 'dropped') && (
-                <Button
-                  look="bare"
-                  onClick={() =>
-                    perform({
-                      label: state === 'open' ? 'delete a finding' : 'take a finding up again',
-                      diff: changed('finding', f, { dropped: state === 'open' }),
-                    })
-                  }
-                >
+                <Button look="bare" onClick={() => perform(closeFinding(f, state === 'open'))}>
                   {state === 'open' ? 'Delete' : 'Take up again'}
                 </Button>
               )}
@@ -149,7 +141,7 @@ const STATE_WORDS: Readonly<Record<FindingState, string>> = {
   open: 'open',
   planned: 'in work',
   closed: 'done',
-  dropped: 'dropped',
+  dropped: 'deleted',
   kept: 'must stay',
 };
 

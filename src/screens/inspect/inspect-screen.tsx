@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import { completeness, findingState, MUST_STAY, type Completeness } from '@/core/inspection';
-import { count, money, pieces, kinds } from '@/ui/numbers';
+import { count, money, pieces, kinds, priced } from '@/ui/numbers';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
 import { useBuild } from '../common/build-store';
@@ -102,9 +102,7 @@ function headline(r: Completeness, open: number): string {
 function aside(r: Completeness, stay: number): string {
   const good = r.replacement;
   const cost =
-    good.pieces > 0
-      ? ` Replacing ${pieces(good.pieces)} costs ${money(good.cost)}${good.unpriced > 0 ? `, and ${count(good.unpriced)} have no price` : ''}.`
-      : '';
+    good.pieces > 0 ? ` Replacing ${pieces(good.pieces)} costs ${priced(good.cost, good.unpriced)}.` : '';
   const must = stay > 0 ? ` ${count(stay)} things must stay.` : '';
-  return `Worth ${money(r.worthThere)} of ${money(r.worthExpected)}. ${count(r.counted)} of ${kinds(r.lots)} checked off.${cost}${must}`;
+  return `Worth ${money(r.worthThere)} of ${priced(r.worthExpected, r.unpriced)}. ${count(r.counted)} of ${kinds(r.lots)} checked off.${cost}${must}`;
 }

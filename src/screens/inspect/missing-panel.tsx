@@ -1,19 +1,20 @@
 'use client';
 
 import clsx from 'clsx';
-import { added, changed, DISPLAYS, type Display, type InspectionCard } from '@/core/ledger';
+import { DISPLAYS, type Display } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import {
   agreeNotWanted,
   markWanted,
   planReplacement,
+  sayDisplay,
   type Completeness,
   type MissingLot,
 } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { count, money, pieces } from '@/ui/numbers';
+import { count, money, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { lackWords, NOT_NEEDED } from '../words/inspection';
 import type { ZoneId } from '@/core/shared/ids';
@@ -71,7 +72,7 @@ export function MissingPanel({ report }: { report: Completeness }) {
           >
             Plan to replace {count(open.reduce((s, m) => s + m.missing + m.broken - m.planned, 0))}
           </Button>
-          <span className="text-soft">{money(replacement.cost)} in all</span>
+          <span className="text-soft">{priced(replacement.cost, replacement.unpriced)} in all</span>
         </div>
       )}
     </aside>
@@ -119,18 +120,7 @@ function DisplayForm() {
   const perform = useBuild((s) => s.perform);
   const card = workbench.records.inspectionCard.get(workbench.build);
   const display = card?.display ?? 'all round';
-  const keep = (to: Partial<InspectionCard>) => {
-    const blank: InspectionCard = {
-      id: workbench.build,
-      build: workbench.build,
-      display: 'all round',
-      away: [],
-      found: null,
-      built: null,
-    };
-    const diff = card ? changed('inspectionCard', card, to) : added('inspectionCard', { ...blank, ...to });
-    perform({ label: 'say how it will be shown', diff });
-  };
+  const keep = (to: Parameters<typeof sayDisplay>[1]) => perform(sayDisplay(workbench, to));
   const toggle = (zone: ZoneId) => {
     const away = card?.away ?? [];
     keep({ away: away.includes(zone) ? away.filter((z) => z !== zone) : [...away, zone] });

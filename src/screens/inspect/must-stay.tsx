@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { changed, type Finding } from '@/core/ledger';
-import { answerFinding } from '@/core/inspection';
+import type { Finding } from '@/core/ledger';
+import { answerFinding, closeFinding } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { FindingDialog } from './finding-dialog';
@@ -55,15 +55,7 @@ export function MustStay({ findings }: { findings: readonly Finding[] }) {
                   {answer === 'there' ? 'still there' : 'lost'}
                 </Button>
               ))}
-              <Button
-                look="bare"
-                onClick={() =>
-                  perform({
-                    label: 'take it off the list',
-                    diff: changed('finding', f, { dropped: !f.dropped }),
-                  })
-                }
-              >
+              <Button look="bare" onClick={() => perform(closeFinding(f, !f.dropped))}>
                 {f.dropped ? 'Take up again' : 'Delete'}
               </Button>
             </div>

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { added, changed, type Size, type InspectionCard } from '@/core/ledger';
-import { growth, inMillimetres } from '@/core/inspection';
+import type { Size } from '@/core/ledger';
+import { growth, inMillimetres, measureSize } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { useBuild } from '../common/build-store';
@@ -12,21 +12,7 @@ export function SizePanel() {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const card = workbench.records.inspectionCard.get(workbench.build);
-  const keep = (which: 'found' | 'built', size: Size | null) => {
-    const blank: InspectionCard = {
-      id: workbench.build,
-      build: workbench.build,
-      display: 'all round',
-      away: [],
-      found: null,
-      built: null,
-    };
-    const to = { [which]: size };
-    perform({
-      label: `measure the size as ${which}`,
-      diff: card ? changed('inspectionCard', card, to) : added('inspectionCard', { ...blank, ...to }),
-    });
-  };
+  const keep = (which: 'found' | 'built', size: Size | null) => perform(measureSize(workbench, which, size));
   const grown = card?.found && card.built ? growth(card.found, card.built) : null;
   return (
     <div className="grid max-w-4xl gap-6 overflow-auto p-4 md:grid-cols-2">

@@ -52,7 +52,7 @@ export function AddStockForm({
       onSubmit={(e) => {
         e.preventDefault();
         if (!lot || !goal || price === undefined) return;
-        acts.command(
+        acts.perform(
           addStock(
             { element: lot.element, grade: lot.grade, qty: lot.qty, worth: price ?? usual },
             goal,

@@ -6,7 +6,7 @@ import { elementName, type ElementKey } from '@/core/parts';
 import type { BuildNeed } from '@/server/needs';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, pieces, piecesOfKinds } from '@/ui/numbers';
+import { count, piecesOfKinds } from '@/ui/numbers';
 
 interface Lacking {
   readonly element: ElementKey;

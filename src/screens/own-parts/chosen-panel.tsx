@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { accountOwner, batchOf, removed } from '@/core/ledger';
+import { accountOwner, batchOf, type Command } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { readMoney } from '@/core/shared/money';
-import { keepWhole, moveStock, takeFrom, type StockLot, type StockHit } from '@/core/stock';
+import { breakUpKept, keepWhole, moveStock, takeFrom, type StockLot, type StockHit } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
@@ -39,8 +39,8 @@ export function ChosenPanel({
     .filter((l) => l.qty > 0);
   const going = lots.reduce((s, l) => s + l.qty, 0);
   const price = each.trim() === '' ? null : readMoney(each);
-  const act = (command: Parameters<OwnPartsActs['command']>[0]) => {
-    acts.command(command);
+  const act = (command: Command) => {
+    acts.perform(command);
     onDone();
   };
   const move = (id: string) => {
@@ -84,10 +84,7 @@ export function ChosenPanel({
             <span className="flex-1">
               {pieces(k.lots.reduce((s, l) => s + l.qty, 0))} kept whole as <b>{k.name}</b>
             </span>
-            <Button
-              onClick={() => act({ label: `break up ${k.name}`, diff: removed('keptAssembly', k) })}
-              aria-label={`Break up ${k.name}`}
-            >
+            <Button onClick={() => act(breakUpKept(k))} aria-label={`Break up ${k.name}`}>
               Break up
             </Button>
           </li>

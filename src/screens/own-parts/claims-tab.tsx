@@ -28,11 +28,12 @@ export function ClaimsTab({
   const swap = (i: number, j: number) => {
     const order = [...builds];
     [order[i], order[j]] = [order[j]!, order[i]!];
-    const { label, diff } = rankBuilds(
-      stock.ranks,
-      order.map((b) => b.id),
+    acts.perform(
+      rankBuilds(
+        stock.ranks,
+        order.map((b) => b.id),
+      ),
     );
-    void acts.perform(label, diff);
   };
   return (
     <div className="grid min-h-0 flex-1 gap-4 px-4 py-3 max-lg:overflow-auto lg:grid-cols-[300px_1fr]">

@@ -76,7 +76,7 @@ function Loan({ loan, stock, acts }: { loan: Entry; stock: StockSnapshot; acts: 
       <Button
         look="main"
         disabled={!goal}
-        onClick={() => goal && acts.command(giveBack(loan, came, goal, source()))}
+        onClick={() => goal && acts.perform(giveBack(loan, came, goal, source()))}
       >
         Have it back
       </Button>

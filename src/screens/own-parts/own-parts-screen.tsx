@@ -2,12 +2,12 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { priceLookup } from '@/core/ledger';
+import { priceLookup, worthOf } from '@/core/ledger';
 import { contested, shareOut } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
-import { count, money, pieces } from '@/ui/numbers';
+import { count, pieces, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { useCommands } from '../commands';
@@ -41,7 +41,10 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
   const palette = useOwnPartsPalette(stock);
   const priceOf = useMemo(() => priceLookup(stock.prices), [stock.prices]);
   const total = stock.rows.reduce((s, r) => s + r.qty, 0);
-  const worth = stock.rows.reduce((s, r) => s + (priceOf(r.element, r.grade) ?? 0) * r.qty, 0);
+  const { worth, unpriced } = useMemo(
+    () => worthOf(stock.rows, (r) => priceOf(r.element, r.grade)),
+    [stock.rows, priceOf],
+  );
   const contests = useMemo(
     () =>
       shareOut(
@@ -63,7 +66,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
               <h1 className="text-[24px] leading-tight">
                 {total === 0
                   ? 'You have added no own parts yet.'
-                  : `${pieces(total)} in ${stock.trays.length} ${stock.trays.length === 1 ? 'tray' : 'trays'}, worth ${money(worth)}.`}
+                  : `${pieces(total)} in ${stock.trays.length} ${stock.trays.length === 1 ? 'tray' : 'trays'}, worth ${priced(worth, unpriced)}.`}
               </h1>
               <p className="text-soft mt-1">
                 {tight.length === 0

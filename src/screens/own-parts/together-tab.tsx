@@ -101,9 +101,9 @@ export function TogetherTab({
           waitingParts={stock.waitingParts}
           boxes={false}
           heading="h2"
-          act={acts.command}
+          act={acts.perform}
           onOrder={(plan, at) =>
-            acts.command(
+            acts.perform(
               placeTogether(
                 chosen.map((l) => l.workbench),
                 sourcing.lots,

@@ -2,11 +2,11 @@
 
 import clsx from 'clsx';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { accountOwner, added, changed, type Tray } from '@/core/ledger';
+import { accountOwner, type Tray } from '@/core/ledger';
 import type { Colour } from '@/core/colour';
 import type { ElementKey } from '@/core/parts';
-import { asId, type TrayId } from '@/core/shared/ids';
-import { mergeTrays, StockIndex } from '@/core/stock';
+import type { TrayId } from '@/core/shared/ids';
+import { addTray, mergeTrays, renameTray, StockIndex } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { Input, Select } from '@/ui/field';
@@ -115,9 +115,7 @@ function TrayList({
   ];
   const add = () => {
     if (!name.trim()) return;
-    const position = Math.max(0, ...stock.trays.map((t) => t.position)) + 1;
-    const fresh = { id: asId<TrayId>(crypto.randomUUID()), name: name.trim(), place: '', position };
-    void acts.perform(`add tray ${fresh.name}`, added('tray', fresh));
+    acts.perform(addTray(stock.trays, name.trim(), source()));
     setName('');
   };
   return (
@@ -180,13 +178,12 @@ function TrayNames({
   const [place, setPlace] = useState(tray.place);
   const keep = () => {
     const to = { name: name.trim() || tray.name, place: place.trim() };
-    if (to.name !== tray.name || to.place !== tray.place)
-      void acts.perform(`rename tray ${tray.name}`, changed('tray', tray, to));
+    if (to.name !== tray.name || to.place !== tray.place) acts.perform(renameTray(tray, to));
   };
   const merge = (id: string) => {
     const into = stock.trays.find((t) => t.id === id);
     if (!into) return;
-    acts.command(mergeTrays(tray, into, stock.rows, stock.plans, source()));
+    acts.perform(mergeTrays(tray, into, stock.rows, stock.plans, source()));
     onMerged();
   };
   return (

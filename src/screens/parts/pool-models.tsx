@@ -1,11 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { added, changed, removed, type PoolModel } from '@/core/ledger';
+import type { PoolModel } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
-import { asId, type PoolModelId } from '@/core/shared/ids';
 import { readTypedLot } from '@/core/stock';
-import type { PoolBox, PoolWant } from '@/core/pool';
+import { addPoolModel, changePoolModel, deletePoolModel, type PoolBox, type PoolWant } from '@/core/pool';
 import type { CoverAnswer } from '@/server/cover-models';
 import { Button } from '@/ui/button';
 import { Check, Field, Input } from '@/ui/field';
@@ -22,9 +21,7 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
   const [cover, setCover] = useState<CoverAnswer | 'asking' | 'failed' | null>(null);
   const models = [...workbench.records.poolModel.values()].filter((m) => m.build === workbench.build);
   const add = (name: string, musts: PoolModel['musts']) => {
-    const id = asId<PoolModelId>(source().newId());
-    const fresh: PoolModel = { id, build: workbench.build, name, musts, colours: [], shares: false };
-    perform({ label: `add model ${name}`, diff: added('poolModel', fresh) });
+    perform(addPoolModel(workbench.build, name, musts, source()));
     setCover(null);
   };
   const ask = async () => {
@@ -124,7 +121,7 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
   const [colours, setColours] = useState(() => model.colours.join(', '));
   const [says, setSays] = useState('');
   const change = (to: Partial<PoolModel>) => {
-    perform({ label: `change model ${model.name}`, diff: changed('poolModel', model, to) });
+    perform(changePoolModel(model, to));
     onChanged();
   };
   const keepMusts = () => {
@@ -187,7 +184,7 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
           />
           <Button
             onClick={() => {
-              perform({ label: `delete model ${model.name}`, diff: removed('poolModel', model) });
+              perform(deletePoolModel(model));
               onChanged();
             }}
           >

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { freeOf, accountOwner, placeOf, removed, sparesAccount, type Tray } from '@/core/ledger';
+import { freeOf, accountOwner, placeOf, sparesAccount, type Tray } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { asId, type TrayId } from '@/core/shared/ids';
-import { keepWhole, proposeTrays, putAway, type StockLot } from '@/core/stock';
+import { breakUpKept, keepWhole, proposeTrays, putAway, type StockLot } from '@/core/stock';
 import { Button, Key } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -140,9 +140,7 @@ function KeptHere() {
             <b>{k.name}</b> is kept whole, {size(k.lots)}
             {accountOwner<string>(k.account) === workbench.build ? '' : ' elsewhere'}
           </span>
-          <Button onClick={() => perform({ label: `break up ${k.name}`, diff: removed('keptAssembly', k) })}>
-            Break it up
-          </Button>
+          <Button onClick={() => perform(breakUpKept(k))}>Break it up</Button>
         </li>
       ))}
       {loose.map((a) => (
@@ -150,14 +148,7 @@ function KeptHere() {
           <span className="flex-1">
             All of <b>{a.name}</b> lies in the spares, {size(a.lots)}
           </span>
-          <Button
-            onClick={() => {
-              const { label, diff } = keepWhole(a.name, at, a.lots, source());
-              perform({ label, diff });
-            }}
-          >
-            Keep it whole
-          </Button>
+          <Button onClick={() => perform(keepWhole(a.name, at, a.lots, source()))}>Keep it whole</Button>
         </li>
       ))}
     </ul>

@@ -1,11 +1,9 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { added, removed, type WaitingPart } from '@/core/ledger';
 import { elementKey, elementName, type ElementKey } from '@/core/parts';
-import { asId, type WaitingId } from '@/core/shared/ids';
 import { readTypedLot } from '@/core/stock';
-import { nowAvailable, type MarketAnswer, type NowAvailable } from '@/core/market';
+import { nowAvailable, waitFor, waitNoLonger, type MarketAnswer, type NowAvailable } from '@/core/market';
 import { Button } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -40,15 +38,7 @@ export function WaitingPanel() {
     if (!read.ok) return setSays(typedLotWords(read.reason));
     const { part, colour, qty } = read.value;
     if (!colour) return;
-    const { newId, now } = source();
-    const waiting: WaitingPart = {
-      id: asId<WaitingId>(newId()),
-      element: elementKey(part, colour),
-      qty,
-      note: '',
-      at: now,
-    };
-    perform({ label: `wait for ${elementName(waiting.element)}`, diff: added('waiting', waiting) });
+    perform(waitFor(elementKey(part, colour), qty, source()));
     setText('');
     setSays('');
   };
@@ -67,12 +57,7 @@ export function WaitingPanel() {
             </span>
             <Button
               aria-label={`No longer wait for ${elementName(w.waiting.element)}`}
-              onClick={() =>
-                perform({
-                  label: `no longer wait for ${elementName(w.waiting.element)}`,
-                  diff: removed('waiting', w.waiting),
-                })
-              }
+              onClick={() => perform(waitNoLonger(w.waiting))}
             >
               Delete
             </Button>

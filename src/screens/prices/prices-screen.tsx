@@ -3,9 +3,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
-import { changed, type Price } from '@/core/ledger';
 import { byElementName, elementName, elementSearch } from '@/core/parts';
 import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import { setPrice } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
@@ -40,11 +40,6 @@ function Prices({ stock }: { stock: StockSnapshot }) {
     estimateSize: () => 42,
     overscan: 12,
   });
-  const set = (price: Price, to: Partial<Price>) =>
-    void acts.perform(
-      `set the price of ${elementName(price.element)}`.slice(0, 400),
-      changed('price', price, to),
-    );
   return (
     <PaletteProvider palette={palette}>
       <div className="flex h-dvh flex-col">
@@ -102,13 +97,13 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                             name={`New price of ${elementName(price.element)}`}
                             words="new £"
                             value={price.newPrice}
-                            onKeep={(newPrice) => set(price, { newPrice })}
+                            onKeep={(newPrice) => acts.perform(setPrice(price, { newPrice }))}
                           />
                           <PriceInput
                             name={`Used price of ${elementName(price.element)}`}
                             words="used £"
                             value={price.usedPrice}
-                            onKeep={(usedPrice) => set(price, { usedPrice })}
+                            onKeep={(usedPrice) => acts.perform(setPrice(price, { usedPrice }))}
                           />
                         </li>
                       )

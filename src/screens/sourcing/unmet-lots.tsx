@@ -3,15 +3,14 @@
 import { differenceWords } from '../words/colour';
 import { useEffect, useState } from 'react';
 import type { BuyingPlan, ProblemId } from '@/core/sourcing';
-import type { Command } from '@/core/ledger';
-import { added, type WaitingPart } from '@/core/ledger';
-import { asId, type WaitingId } from '@/core/shared/ids';
+import type { Command, WaitingPart } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { elementName, type ElementKey } from '@/core/parts';
 import {
   addDays,
   inReach,
   othersToAsk,
+  waitFor,
   type InReach,
   type MarketAnswer,
   type Preferences,
@@ -19,6 +18,7 @@ import {
 import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
 import { askMarket } from '../common/ask-market';
+import { source } from '../common/build-store';
 import type { SourcingTools } from './use-sourcing';
 
 const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
@@ -46,13 +46,6 @@ export function UnmetLots({
 }) {
   const { palette } = sourcing.known;
   const waitedFor = new Set(waitingParts.map((w) => w.element));
-  const waiting = (element: ElementKey, qty: number) => {
-    const at = new Date().toISOString();
-    act({
-      label: `wait for ${elementName(element)}`,
-      diff: added('waiting', { id: asId<WaitingId>(crypto.randomUUID()), element, qty, note: '', at }),
-    });
-  };
   const [market, setMarket] = useState<MarketAnswer | 'asking' | 'failed'>('asking');
   const open = plan.unmet.map((u) => elementOf(u.lot));
   const key = open.join('\n');
@@ -85,7 +78,7 @@ export function UnmetLots({
                   ) : (
                     <Button
                       aria-label={`Wait for ${elementName(element)}`}
-                      onClick={() => waiting(element, u.qty)}
+                      onClick={() => act(waitFor(element, u.qty, source()))}
                     >
                       Wait for it
                     </Button>

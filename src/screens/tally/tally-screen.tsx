@@ -2,7 +2,7 @@
 
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Workbench, type BuildSnapshot } from '@/core/workbench';
+import { Workbench, type BuildSnapshot, phasesOf } from '@/core/workbench';
 import {
   costsOf,
   openPlaceholders,
@@ -16,7 +16,7 @@ import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, modNo, money, pieces, signed } from '@/ui/numbers';
+import { count, modNo, money, pieces, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
 import { MustStay } from './must-stay';
@@ -70,7 +70,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
           </div>
           <Costs
             figures={f}
-            sparesWorth={tally.sparesWorth}
+            spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
             paid={copies.filter((c) => c.role === 'base').reduce((s, c) => s + c.price, 0)}
           />
           <ByPart
@@ -120,21 +120,23 @@ const modificationParts = (workbench: Workbench): Part[] => [
 ];
 
 const phaseParts = (workbench: Workbench): Part[] => [
-  ...[...workbench.records.phase.values()]
-    .sort((a, b) => a.position - b.position)
-    .map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
+  ...phasesOf(workbench).map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
   { name: 'in no phase', scope: { of: 'phase', phase: null } },
 ];
 
-function Costs({ figures, sparesWorth, paid }: { figures: Figures; sparesWorth: number; paid: number }) {
+function Costs({ figures, spares, paid }: { figures: Figures; spares: string; paid: number }) {
   const cost = costsOf(figures);
   const cells: [string, string, string][] = [
     [money(cost.outOfPocket), 'out of pocket', `of it ${money(figures.sharedCost)} postage and donor boxes`],
-    [money(cost.worth), 'worth of what went in', `${money(cost.worthLessBack)} less what came back`],
+    [
+      priced(cost.worth, figures.unpriced),
+      'worth of what went in',
+      `${money(cost.worthLessBack)} less what came back`,
+    ],
     [
       `${count(figures.sparesLeft)}`,
       'spares left',
-      `worth ${money(sparesWorth)}, ${count(figures.usedAgain)} used again`,
+      `worth ${spares}, ${count(figures.usedAgain)} used again`,
     ],
     [money(paid), 'paid for the boxes', 'not in the cost of the mod'],
   ];
@@ -159,7 +161,7 @@ const COLUMNS: readonly [string, (f: Figures) => string][] = [
   ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
   ['net', (f) => signed(f.net)],
   ['out of pocket', (f) => money(f.outOfPocket)],
-  ['worth', (f) => money(f.worthIn)],
+  ['worth', (f) => priced(f.worthIn, f.unpriced)],
   ['spares', (f) => signed(f.sparesLeft)],
 ];
 
