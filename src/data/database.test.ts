@@ -10,7 +10,6 @@ import {
   stockAccount,
   RECORD_TYPES,
   removed,
-  type AccountKey,
   type Diff,
   type RecordType,
 } from '@/core/ledger';

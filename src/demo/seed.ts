@@ -6,6 +6,7 @@ import {
   readLine,
   toBuy,
   Workbench,
+  phasesOf,
 } from '../core/workbench';
 import type { Command, Source } from '@/core/ledger';
 import { added, joinDiffs, type Modification } from '../core/ledger';
@@ -257,7 +258,7 @@ function startModification(
 ): Command {
   const zone = workbench.zones.find((z) => z.name === step.zone);
   if (!zone) throw new Error(`the story has no zone ${step.zone}`);
-  const phases = [...workbench.records.phase.values()];
+  const phases = phasesOf(workbench);
   const old = phases.find((p) => p.name === step.phase);
   const phase = step.phase ? (old?.id ?? asId<PhaseId>(source.newId())) : null;
   const made = addModification(workbench, step.title, zone.id, source);

@@ -1,6 +1,7 @@
 import {
   added,
   changed,
+  written,
   donorAccount,
   grade,
   joinDiffs,
@@ -167,18 +168,12 @@ function extras(input: ImportBoxes['colours'], remembered: ImportBoxes['memory']
   const aliases = input.matched.map(({ text, colour }) => {
     const alias = { id: aliasKey(text), colour: asId<ColourId>(colour) };
     const old = readRecord(handle.db, 'colourAlias', alias.id);
-    return old
-      ? old.colour === alias.colour
-        ? joinDiffs()
-        : changed('colourAlias', old, alias)
-      : added('colourAlias', alias);
+    return old?.colour === alias.colour ? joinDiffs() : written('colourAlias', old, alias);
   });
   const old = remembered ? readRecord(handle.db, 'columnMemory', remembered.key) : undefined;
-  const columns = !remembered
-    ? joinDiffs()
-    : old
-      ? changed('columnMemory', old, { roles: remembered.roles })
-      : added('columnMemory', { id: remembered.key, roles: remembered.roles });
+  const columns = remembered
+    ? written('columnMemory', old ?? undefined, { id: remembered.key, roles: remembered.roles })
+    : joinDiffs();
   return joinDiffs(added('customColour', ...made), ...aliases, columns);
 }
 
@@ -256,8 +251,7 @@ export function importRegister(input: ImportRegister, { handle, now }: ImportCon
   const rows = new Map(input.made.map((m) => [m.element, m]));
   const known = new Map(readRecords(handle.db, 'madeIn').map((m) => [m.id, m]));
   const diffs = [...rows.values()].map((m) => {
-    const old = known.get(m.element);
-    return old ? changed('madeIn', old, m) : added('madeIn', { ...m, id: m.element });
+    return written('madeIn', known.get(m.element), { ...m, id: m.element });
   });
   const diff = joinDiffs(...diffs, extras(input.colours, input.memory, handle));
   return perform(

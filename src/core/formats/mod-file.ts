@@ -3,7 +3,6 @@ import {
   accountOwner,
   isOfBuild,
   placeOf,
-  recordTypeNow,
   upgradeRecord,
   type AccountKey,
   type BalanceRow,
@@ -157,8 +156,7 @@ function upgraded(json: Readonly<Record<string, unknown>>): object {
         delete file[old];
       }
     const list = file[inModFile.key];
-    if (Array.isArray(list))
-      file[inModFile.key] = list.map((r: unknown) => upgradeRecord(recordTypeNow(type) as RecordType, r));
+    if (Array.isArray(list)) file[inModFile.key] = list.map((r: unknown) => upgradeRecord(type, r));
   }
   return file;
 }

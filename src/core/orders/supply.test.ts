@@ -1,17 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addModification, planWork, Workbench } from '../workbench';
+import { addModification, Workbench } from '../workbench';
 import { ordersCsv, ORDERS_COLUMNS, pickCsv } from './parts-csv';
-import {
-  added,
-  BLANK_ENTRY,
-  BLANK_INTENT,
-  entryFault,
-  joinDiffs,
-  overdrafts,
-  type Diff,
-  type Intent,
-} from '../ledger';
+import { added, BLANK_ENTRY, entryFault, joinDiffs, overdrafts, type Diff, type Intent } from '../ledger';
 import { grade, modelAccount, orderAccount, sparesAccount, stockAccount } from '../places';
 import { solveBySteps } from '../sourcing';
 import { elementKey, type ElementKey } from '../parts';

@@ -1,7 +1,7 @@
 import type { ColourId, PartId } from '../shared/ids';
 import { asId } from '../shared/ids';
 import { assert } from '../shared/assert';
-import { FAMILIES, GENERAL, type Family, type PartGroup } from './families';
+import { type Family } from './families';
 
 /** A shape. Its id is its canonical name, so the same part read twice is the same part. */
 export interface Part {

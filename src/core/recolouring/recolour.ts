@@ -1,4 +1,4 @@
-import { planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
+import { phasesOf, planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
 import type { Source } from '../ledger';
 import { added, joinDiffs } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
@@ -165,7 +165,7 @@ export function planSteps(
   name: string,
   source: Source,
 ): PlannedWork {
-  const top = [...workbench.records.phase.values()].reduce((n, p) => Math.max(n, p.position), 0);
+  const top = phasesOf(workbench).at(-1)?.position ?? 0;
   const phases = steps.map((s, i) => ({
     id: asId<PhaseId>(source.newId()),
     build: workbench.build,

@@ -14,7 +14,7 @@ import { BUILD, COPIES, el, MODIFICATIONS, ORDERS, PRICES, randomLog, TRAYS, ZON
 import {
   adoptWhatIf,
   deleteModification,
-  dropWhatIf,
+  deleteWhatIf,
   editEntry,
   logLine,
   markDone,
@@ -199,7 +199,7 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
     ]);
     const [adopting, dropping] = [plain(), plain()];
     adopting.apply(adoptWhatIf(adopting, whatIf).diff);
-    dropping.apply(dropWhatIf(dropping, whatIf).diff);
+    dropping.apply(deleteWhatIf(dropping, whatIf).diff);
     expect(adopting.planned.figures({ of: 'build' }).in).toBe(plan + 9);
     expect(dropping.planned.figures({ of: 'build' })).toEqual(open().planned.figures({ of: 'build' }));
     expect(dropping.entries.length).toBe(log.entries.length);

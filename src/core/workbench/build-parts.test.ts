@@ -1,0 +1,143 @@
+import { describe, expect, it } from 'vitest';
+import { asId, type PhaseId } from '../shared/ids';
+import { el } from '../testing/world';
+import { did, doneAndBack, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
+import {
+  addPhase,
+  addZone,
+  archiveBuild,
+  deletePhase,
+  deleteZone,
+  isZoneInUse,
+  keepModification,
+  nestZone,
+  phasesOf,
+  renameBuild,
+  renamePhase,
+  renameZone,
+  startWhatIf,
+  zonesAround,
+} from './index';
+
+const cabin = () =>
+  makeWorkbench({ zones: { Wall: ['6 brick 1x2 slate'], Roof: ['4 plate 1x2 ash'], Cellar: [] } });
+
+describe('zones', () => {
+  it('come last within another, are renamed and nested', () => {
+    const workbench = cabin();
+    const porch = addZone(workbench, 'Porch', zoneId('Roof'), testSource());
+    doneAndBack(workbench, porch);
+    const zone = workbench.records.zone.get(porch.id)!;
+    expect(zone).toMatchObject({ name: 'Porch', parent: zoneId('Roof') });
+    expect(zone.position).toBe(Math.max(...workbench.zones.map((z) => z.position)));
+    doneAndBack(workbench, renameZone(zone, 'Veranda'));
+    doneAndBack(workbench, nestZone(workbench.records.zone.get(porch.id)!, zoneId('Wall')));
+    expect(workbench.records.zone.get(porch.id)).toMatchObject({ name: 'Veranda', parent: zoneId('Wall') });
+  });
+
+  it('may lie in any zone but themselves and what lies in them, however deep', () => {
+    const workbench = cabin();
+    const loft = addZone(workbench, 'Loft', zoneId('Roof'), testSource('loft'));
+    did(workbench, loft);
+    const box = addZone(workbench, 'Box', loft.id, testSource('box'));
+    did(workbench, box);
+    const names = zonesAround(workbench, workbench.records.zone.get(zoneId('Roof'))!).map((z) => z.name);
+    expect(names.sort()).toEqual(['Cellar', 'Wall', 'Whole model']);
+  });
+
+  it('are in use while pieces, entries, modifications or zones name them, and deleted when nothing does', () => {
+    const workbench = cabin();
+    const at = (name: string) => workbench.records.zone.get(zoneId(name))!;
+    expect(['Wall', 'Roof', 'Cellar'].map((n) => isZoneInUse(workbench, at(n)))).toEqual([true, true, false]);
+    const nook = addZone(workbench, 'Nook', zoneId('Cellar'), testSource());
+    did(workbench, nook);
+    expect(isZoneInUse(workbench, at('Cellar'))).toBe(true);
+    doneAndBack(workbench, deleteZone(workbench.records.zone.get(nook.id)!));
+    expect(isZoneInUse(workbench, at('Cellar'))).toBe(false);
+    const kept = keepModification(
+      workbench,
+      null,
+      { title: 'Stove', zone: zoneId('Cellar'), phase: null, why: '', note: '' },
+      testSource('m'),
+    );
+    expect(isZoneInUse(did(workbench, kept), at('Cellar'))).toBe(true);
+  });
+});
+
+describe('phases', () => {
+  it('stand in their order, the new one last; they are renamed and deleted', () => {
+    const workbench = cabin();
+    for (const name of ['Shell', 'Inside', 'Roofing'])
+      doneAndBack(workbench, addPhase(workbench, name, testSource(name)));
+    expect(phasesOf(workbench).map((p) => p.name)).toEqual(['Shell', 'Inside', 'Roofing']);
+    doneAndBack(workbench, deletePhase(phasesOf(workbench)[0]!));
+    doneAndBack(workbench, renamePhase(phasesOf(workbench)[0]!, 'Rooms'));
+    doneAndBack(workbench, addPhase(workbench, 'Garden', testSource('last')));
+    expect(phasesOf(workbench).map((p) => p.name)).toEqual(['Rooms', 'Roofing', 'Garden']);
+  });
+});
+
+describe('a modification', () => {
+  const blank = { title: 'Porch', zone: zoneId('Wall'), phase: null, why: '', note: '' };
+
+  it('starts with a zone and a phase that it names anew, in one step', () => {
+    const workbench = cabin();
+    const command = keepModification(
+      workbench,
+      null,
+      { ...blank, zone: { name: 'Annex' }, phase: { name: 'Later' }, why: 'more room' },
+      testSource(),
+    );
+    doneAndBack(workbench, command);
+    const made = workbench.records.modification.get(command.id)!;
+    expect(workbench.records.zone.get(made.zone)).toMatchObject({
+      name: 'Annex',
+      parent: workbench.rootZone.id,
+    });
+    expect(workbench.records.phase.get(made.phase!)).toMatchObject({ name: 'Later' });
+    expect(made).toMatchObject({ title: 'Porch', why: 'more room', no: 1 });
+  });
+
+  it('is changed where it stands, keeping its number and its id', () => {
+    const workbench = cabin();
+    const first = keepModification(workbench, null, blank, testSource('a'));
+    did(workbench, first);
+    did(workbench, keepModification(workbench, null, { ...blank, title: 'Roof' }, testSource('b')));
+    const old = workbench.records.modification.get(first.id)!;
+    const phase = addPhase(workbench, 'Shell', testSource('p'));
+    did(workbench, phase);
+    const to = { title: 'Veranda', zone: zoneId('Roof'), phase: phase.id as PhaseId, why: 'w', note: 'n' };
+    const again = keepModification(workbench, old, to, testSource('c'));
+    expect(again.id).toBe(first.id);
+    doneAndBack(workbench, again);
+    expect(workbench.records.modification.get(first.id)).toEqual({ ...old, ...to });
+    expect(workbench.modifications.map((m) => m.no)).toEqual([1, 2]);
+  });
+});
+
+describe('a build and its what-ifs', () => {
+  it('is renamed, put into the archive and taken out', () => {
+    const workbench = cabin();
+    const build = () => workbench.records.build.get(workbench.build)!;
+    doneAndBack(workbench, renameBuild(build(), { name: 'Cabin', note: 'by the lake' }));
+    doneAndBack(workbench, archiveBuild(build(), true));
+    expect(build()).toMatchObject({ name: 'Cabin', note: 'by the lake', archived: true });
+    expect(did(workbench, archiveBuild(build(), false)).records.build.get(workbench.build)!.archived).toBe(
+      false,
+    );
+  });
+
+  it('a what-if starts empty, beside what is planned', () => {
+    const source = testSource();
+    const workbench = planned(cabin(), source, {
+      kind: 'remove',
+      off: [{ element: el('brick 1x2', 'slate'), qty: 2 }],
+    });
+    const entries = workbench.entries.length;
+    const start = startWhatIf(workbench, 'All white', testSource('w'));
+    doneAndBack(workbench, start);
+    expect(workbench.records.whatIf.get(start.id)).toMatchObject({ name: 'All white' });
+    expect(workbench.entries.filter((e) => e.whatIf === asId(start.id))).toEqual([]);
+    expect(workbench.entries).toHaveLength(entries);
+  });
+});
