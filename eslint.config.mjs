@@ -54,6 +54,12 @@ const config = [
               message: 'What an act changes is said by a command of src/core; a screen only performs it.',
             },
           ],
+          patterns: [
+            {
+              group: ['@/simulated/*', '!@/simulated/clock'],
+              message: 'The simulated world answers over the network, as a real one would.',
+            },
+          ],
         },
       ],
     },

@@ -4,7 +4,7 @@ import { coverModel, type Cover, type CoverBox, type CoverModel } from '@/core/p
 import type { MarketBox } from '@/core/market';
 import type { Handle } from '@/data/database';
 import { solveLinearModel } from './solve-linear-model';
-import { boxesForSale } from './market';
+import { boxesForSale } from './market/ask-market';
 
 const SECONDS = 8;
 

@@ -15,6 +15,8 @@ import {
   type MeterTarget,
 } from '@/simulated/colour-meter';
 
+export type { MeterState };
+
 /** What a page may ask of the meter. */
 export const meterSchema = z.discriminatedUnion('ask', [
   z.strictObject({ ask: z.literal('state') }),

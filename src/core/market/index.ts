@@ -4,7 +4,7 @@ export { joinNeeds } from './join-needs';
 export { daysBetween, outlookOf } from './lateness';
 export type { Outlook } from './lateness';
 export { chanceWithin } from './market';
-export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource } from './market';
+export type { MarketAnswer, MarketBox, MarketOffer, MarketSeller, MarketSource, Post } from './market';
 export { addDays, parcelsOf } from './plan-parcels';
 export type { Parcel } from './plan-parcels';
 export { boxRefused } from './allowed-sellers';
@@ -17,8 +17,21 @@ export { addedCost, changesSince, stillSold } from './price-change';
 export type { PriceChange } from './price-change';
 export { joinAnswers, priceListSource, readPriceList } from './price-list';
 export type { PriceListFault } from './price-list';
-export { readPlan, savePlan, savedPlanSchema } from './saved-plan';
-export type { AskedPlan, SavedPlan } from './saved-plan';
+export {
+  askedPlanSchema,
+  BLANK_PLAN,
+  listsSchema,
+  planRequestSchema,
+  preferencesSchema,
+  readPlan,
+  readPreferences,
+  savedPlanChangeSchema,
+  savePlan,
+  savePreferences,
+} from './saved-plan';
+export type { AskedPlan, SavedPlan, SavedPlanChange } from './saved-plan';
+export { shownMarket } from './shown-market';
+export { wantedElements } from './wanted-elements';
 export { shapesFor, withShapes } from './substitute-lots';
 export { nowAvailable, waitFor, waitNoLonger } from './waiting-list';
 export type { NowAvailable } from './waiting-list';

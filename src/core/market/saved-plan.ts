@@ -2,11 +2,11 @@ import { z } from '../shared/zod';
 import { elementSchema, gradeSchema } from '../formats/record-schemas';
 import { LIMITS } from '../shared/bounds';
 import { planSchema, type BuyingPlan } from '../sourcing';
-import type { EntryId, ModificationId, ZoneId } from '../shared/ids';
+import type { BuildId, EntryId, ModificationId, ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import type { MarketAnswer, MarketSeller } from './market';
 import type { NeedLot } from '../need';
-import type { Preferences } from './preferences';
+import { PREFERENCES, type Preferences } from './preferences';
 
 /** How a need was asked to be made up, and what came of it: kept for the build, so that a page that is closed loses nothing. */
 export interface SavedPlan {
@@ -23,6 +23,7 @@ export interface SavedPlan {
 export interface AskedPlan {
   /** The name of its run: the server keeps what a run had found when its page went away. */
   readonly run: string;
+  /** As much of the market as shows the plan: `shownMarket`. */
   readonly market: MarketAnswer;
   /** What was needed, and what was posed for it: other shapes may stand in for some. */
   readonly needed: readonly NeedLot[];
@@ -44,7 +45,8 @@ const share = z.number().min(0).max(1);
 const days = z.number().min(0).max(10_000);
 const branded = <T>() => z.string().min(1).max(LIMITS.id) as unknown as z.ZodType<T>;
 
-const preferences = z.strictObject({
+/** Preferences as JSON holds them: sets and maps as lists. */
+export const preferencesSchema = z.strictObject({
   maxParcels: z.int().min(0).max(9999).nullable(),
   used: z.boolean(),
   hiddenAnyColour: z.boolean(),
@@ -69,7 +71,8 @@ const offer = z.strictObject({
   minQty: pieces,
   multiple: pieces,
 });
-const seller = z.strictObject({
+/** A seller and what he has, as a price list or the market gives it. */
+export const sellerSchema = z.strictObject({
   id,
   name,
   place: name,
@@ -91,7 +94,8 @@ const box = z.strictObject({
   ...post,
   lots: z.array(lot).max(5000),
 });
-const needLot = z.strictObject({
+/** A kind that is needed, and the entries that call for it. */
+export const needLotSchema = z.strictObject({
   element: elementSchema,
   qty: pieces,
   hidden: z.boolean(),
@@ -109,48 +113,89 @@ const needLot = z.strictObject({
     .max(LIMITS.movements),
 });
 
+const seconds = z.number().min(1).max(600);
+export const listsSchema = z.array(sellerSchema).max(100);
+export const runSchema = z.string().regex(/^[\w-]{1,80}$/);
+
+/** A question and its answer, with the part of the market that shows it. */
+export const askedPlanSchema = z.strictObject({
+  run: runSchema,
+  market: z.strictObject({ sellers: z.array(sellerSchema).max(2000), boxes: z.array(box).max(1000) }),
+  needed: z.array(needLotSchema).max(5000),
+  lots: z.array(needLotSchema).max(5000),
+  plan: planSchema.nullable(),
+  credit: pence,
+});
+
 /** A saved buying plan as it is kept. */
 export const savedPlanSchema = z.strictObject({
-  preferences,
-  seconds: z.number().min(1).max(600),
-  lists: z.array(seller).max(100),
+  preferences: preferencesSchema,
+  seconds,
+  lists: listsSchema,
   listPostage: pence,
-  asked: z
-    .strictObject({
-      run: z.string().min(1).max(LIMITS.id),
-      market: z.strictObject({ sellers: z.array(seller).max(2000), boxes: z.array(box).max(1000) }),
-      needed: z.array(needLot).max(5000),
-      lots: z.array(needLot).max(5000),
-      plan: planSchema.nullable(),
-      credit: pence,
-    })
-    .nullable(),
+  asked: askedPlanSchema.nullable(),
 });
-type Kept = z.infer<typeof savedPlanSchema>;
 
-/** A buying plan as JSON can hold it: sets and maps as lists. */
+/** What a page changes of it: what it wishes, its price lists, or that the plan was ordered. The plan itself is the server's. */
+export const savedPlanChangeSchema = z.strictObject({
+  preferences: preferencesSchema.optional(),
+  seconds: seconds.optional(),
+  lists: listsSchema.optional(),
+  listPostage: pence.optional(),
+  asked: z.null().optional(),
+});
+export type SavedPlanChange = z.infer<typeof savedPlanChangeSchema>;
+
+/** What is put to the server: what is needed and how it is to be met. The market is asked there, and stays there. */
+export const planRequestSchema = z.strictObject({
+  run: runSchema,
+  /** The build it is kept for; null = for none. */
+  build: branded<BuildId>().nullable(),
+  lots: z.array(needLotSchema).max(5000),
+  preferences: preferencesSchema,
+  lists: listsSchema,
+  seconds,
+  /** A run whose market is to be used again, where it is still known. */
+  like: runSchema.nullable(),
+});
+
+type KeptPreferences = z.infer<typeof preferencesSchema>;
+
+/** Preferences as JSON can hold them. */
+export const savePreferences = (p: Preferences): KeptPreferences => ({
+  ...p,
+  never: [...p.never],
+  prefer: [...p.prefer],
+  condition: [...p.condition],
+});
+
+/** Preferences as they were before they were saved. */
+export const readPreferences = (p: KeptPreferences): Preferences => ({
+  ...p,
+  never: new Set(p.never),
+  prefer: new Set(p.prefer),
+  condition: new Map(p.condition),
+});
+
+/** A buying plan as JSON can hold it. */
 export const savePlan = (saved: SavedPlan): unknown => ({
   ...saved,
-  preferences: {
-    ...saved.preferences,
-    never: [...saved.preferences.never],
-    prefer: [...saved.preferences.prefer],
-    condition: [...saved.preferences.condition],
-  },
+  preferences: savePreferences(saved.preferences),
 });
+
+/** What a build has before anything was asked for it. */
+export const BLANK_PLAN: SavedPlan = {
+  preferences: PREFERENCES,
+  seconds: 5,
+  lists: [],
+  listPostage: 250,
+  asked: null,
+};
 
 /** A kept buying plan as it was, or undefined when it is not one: of an older program, say. It is asked again then. */
 export function readPlan(kept: unknown): SavedPlan | undefined {
   const read = savedPlanSchema.safeParse(kept);
   if (!read.success) return undefined;
-  const { preferences: p, ...rest }: Kept = read.data;
-  return {
-    ...(rest as Omit<SavedPlan, 'preferences'>),
-    preferences: {
-      ...p,
-      never: new Set(p.never),
-      prefer: new Set(p.prefer),
-      condition: new Map(p.condition),
-    },
-  };
+  const { preferences, ...rest } = read.data;
+  return { ...(rest as Omit<SavedPlan, 'preferences'>), preferences: readPreferences(preferences) };
 }

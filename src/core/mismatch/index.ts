@@ -12,3 +12,5 @@ export { alternativesFor, availability, withKnowledge, withoutPrint } from './re
 export type { Availability, Made, Register } from './register';
 export { letSchemeBeProposed, proposeScheme, setScheme } from './scheme';
 export { seenLots } from './seen-lots';
+export { partsToLookUp, registerOf, rowsOf } from './register-rows';
+export type { RegisterRows } from './register-rows';

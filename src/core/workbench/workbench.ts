@@ -245,7 +245,7 @@ export class Workbench {
 }
 
 /** Evarn's palette and the colours that the workspace added. */
-export function paletteOf(records: RecordSet): Colour[] {
+export function paletteOf(records: Pick<RecordSet, 'customColour'>): Colour[] {
   const own = [...records.customColour.values()].map((c, i) => ({
     ...makeColour({
       name: c.name,

@@ -3,7 +3,7 @@
 import { BookOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { auditColours } from '@/core/mismatch';
+import { auditColours, type Register } from '@/core/mismatch';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { Tally } from '@/core/ledger';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
@@ -25,7 +25,7 @@ export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
       <OnceWhole screen="Colour">
-        <ColourParts />
+        <OnceRegistered />
       </OnceWhole>
     </BuildScreen>
   );
@@ -38,13 +38,33 @@ const PARTS = [
   { name: 'afford', words: 'Which colour can I afford?' },
 ] as const;
 
-function ColourParts() {
+/** The screen once the register has answered for the build's parts. */
+function OnceRegistered() {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const background = useBackground();
+  const register = useRegister(workbench, version);
+  if (register) return <ColourParts register={register} />;
+  return (
+    <div className="flex h-dvh flex-col">
+      <BuildBar screen="Colour" background={background} />
+      <BalanceStrip />
+      <main className="p-4">
+        <h1 className="sr-only">Colour</h1>
+        <p role="status" className="text-soft">
+          Asking the register which part was made in which colour…
+        </p>
+      </main>
+    </div>
+  );
+}
+
+function ColourParts({ register }: { register: Register }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const background = useBackground();
   const [part, setPart, keys] = usePart(PARTS, 'mismatches');
   const [trying, setTrying] = useState<Tally | null>(null);
-  const register = useRegister(workbench, version);
   const audit = useMemo(() => {
     void version;
     return auditColours(workbench, register, thisYear());

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { enoughReadings, type LabD65 } from '@/core/colour';
-import type { MeterState } from '@/simulated/colour-meter';
+import type { MeterState } from '@/server/meter';
 import { askMeter } from '../common/meter-client';
 import { meterFaultWords } from '../words/inspection';
 import type { LotChoiceValue } from './lot-choice';

@@ -1,6 +1,5 @@
 import type { LabD65 } from '@/core/colour';
-import type { MeterState } from '@/simulated/colour-meter';
-import type { MeterWish } from '@/server/meter';
+import type { MeterState, MeterWish } from '@/server/meter';
 
 type Answer =
   | { readonly ok: true; readonly value: { readonly state: MeterState; readonly lab?: LabD65 } }

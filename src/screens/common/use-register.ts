@@ -1,21 +1,69 @@
 'use client';
 
-import { useMemo } from 'react';
-import { withKnowledge, type Register } from '@/core/mismatch';
+import { useEffect, useMemo, useState } from 'react';
+import { partsToLookUp, registerOf, withKnowledge, type Register, type RegisterRows } from '@/core/mismatch';
 import type { Workbench } from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
-import { simulatedRegister } from '@/simulated/register';
+import type { PartId } from '@/core/shared/ids';
+import { post } from '../sending/answers';
 
-/** The register, with imported lists and with what came out of this build's boxes laid over it. */
-export function useRegister(workbench: Workbench, version: number): Register {
+/** What the register has said to this window: it says the same of a part for ever. */
+let said: RegisterRows = {};
+const asked = new Set<PartId>();
+
+/** Asks for what is not here yet; true when something has come. */
+async function askFor(parts: readonly PartId[]): Promise<boolean> {
+  const fresh = parts.filter((p) => !asked.has(p));
+  if (fresh.length === 0) return false;
+  fresh.forEach((p) => asked.add(p));
+  const answer = await post<RegisterRows>('/api/register', { parts: fresh });
+  if (answer.reached && answer.answer.ok) said = { ...said, ...answer.answer.value };
+  else fresh.forEach((p) => asked.delete(p));
+  return answer.reached && answer.answer.ok;
+}
+
+/**
+ * The register, with imported lists and with what came out of this build's boxes laid over it; null until it has
+ * answered for the build's parts.
+ */
+export function useRegister(workbench: Workbench, version: number): Register | null {
+  const [rows, setRows] = useState<RegisterRows>(said);
+  const parts = useMemo(() => {
+    void version;
+    return partsToLookUp(workbench.elements);
+  }, [workbench, version]);
+  useEffect(() => {
+    let there = true;
+    let timer: number | undefined;
+    const look = () =>
+      void askFor(parts).then((came) => {
+        if (!there) return;
+        setRows(said);
+        // The server was away: it is asked again.
+        if (!came && parts.some((p) => !(p in said))) timer = window.setTimeout(look, AGAIN_MS);
+      });
+    look();
+    return () => {
+      there = false;
+      window.clearTimeout(timer);
+    };
+  }, [parts]);
+  const isWhole = useMemo(() => parts.every((p) => p in rows), [parts, rows]);
+  const [wasWhole, setWasWhole] = useState(isWhole);
+  if (isWhole && !wasWhole) setWasWhole(true);
   return useMemo(() => {
     void version;
+    // What is shown stays while the row of a new part is on its way.
+    if (!wasWhole) return null;
     const proof = new Set<ElementKey>();
     for (const e of workbench.records.entry.values())
       if (e.kind === 'unpack') for (const m of e.movements) proof.add(m.element);
-    return withKnowledge(simulatedRegister, workbench.records.madeIn, proof);
-  }, [workbench, version]);
+    const onMissing = (part: PartId) => void askFor([part]).then((came) => came && setRows(said));
+    return withKnowledge(registerOf(rows, onMissing), workbench.records.madeIn, proof);
+  }, [workbench, version, rows, wasWhole]);
 }
+
+const AGAIN_MS = 2000;
 
 /** The year that the register is asked for. */
 export const thisYear = (): number => new Date().getFullYear();

@@ -2,8 +2,7 @@ import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Workbench, type BuildSnapshot } from '@/core/workbench';
 import type { Colour } from '@/core/colour';
-import { priceLookup } from '@/core/ledger';
-import type { BuildId, EntryId } from '@/core/shared/ids';
+import type { BuildId } from '@/core/shared/ids';
 import { addDays, joinNeeds, PREFERENCES } from '@/core/market';
 import { needOf, type NeedReport } from '@/core/need';
 import { placeTogether } from '@/core/orders';
@@ -54,17 +53,7 @@ export function TogetherTab({
     }),
     [chosen],
   );
-  const known = useMemo(
-    () => ({
-      palette,
-      priceOf: priceLookup(stock.prices),
-      kindOf: (id: EntryId) =>
-        chosen.map((l) => l.workbench.records.entry.get(id)?.kind).find((kind) => kind !== undefined),
-      build: null,
-      preferences: TOGETHER,
-    }),
-    [palette, stock.prices, chosen],
-  );
+  const known = useMemo(() => ({ palette, build: null, preferences: TOGETHER }), [palette]);
   const sourcing = useSourcing(need, known);
   const today = addDays(new Date().toISOString(), stock.clock);
   if (all === 'failed')

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import type { Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
-import { boxOf, receiveOrder, type AwaitedLot } from '@/core/orders';
-import { fateOf } from '@/simulated/market';
+import { boxOf, receiveOrder, type AwaitedLot, type ParcelNews } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Check, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -14,10 +13,13 @@ import { useBuild } from '../common/build-store';
 export function CountForm({
   order,
   lots,
+  news,
   onDone,
 }: {
   order: Order;
   lots: readonly AwaitedLot[];
+  /** What the simulated post put into it; undefined where only the person knows. */
+  news: ParcelNews | undefined;
   onDone: () => void;
 }) {
   const workbench = useBuild((s) => s.workbench);
@@ -25,13 +27,14 @@ export function CountForm({
   const source = useBuild((s) => s.source);
   const box = boxOf(workbench, order);
   const rests = box ? 'stays in the box' : 'to the spares';
-  const fate = fateOf(order);
+  const lacksOf = (l: AwaitedLot) =>
+    news?.lacks.find((x) => x.element === l.element) ?? { short: 0, wrong: 0 };
   const key = (l: AwaitedLot) => `${l.element}|${l.grade}`;
   const [came, setCame] = useState<ReadonlyMap<string, number>>(
     () =>
       new Map(
         lots.map((l) => {
-          const { short, wrong } = fate.lacks(l.element, l.qty);
+          const { short, wrong } = lacksOf(l);
           return [key(l), l.qty - short - wrong];
         }),
       ),
@@ -50,7 +53,7 @@ export function CountForm({
     >
       <ul>
         {lots.map((l) => {
-          const { short, wrong } = fate.lacks(l.element, l.qty);
+          const { short, wrong } = lacksOf(l);
           return (
             <li key={key(l)} className="border-rule flex min-h-10 items-center gap-3 border-b">
               <Glyph element={l.element} size={30} />
@@ -59,7 +62,7 @@ export function CountForm({
                 {short + wrong > 0 && (
                   <b>
                     {' '}
-                    ▲ in the parcel: {short > 0 && `${short} too few`}
+                    ▲ in the parcel, simulated: {short > 0 && `${short} too few`}
                     {short > 0 && wrong > 0 && ', '}
                     {wrong > 0 && `${wrong} yellowed or of another colour`}
                   </b>

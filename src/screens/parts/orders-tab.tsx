@@ -1,19 +1,18 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, outlookOf, type MarketSeller, type Outlook } from '@/core/market';
-import { awaited, boxOf } from '@/core/orders';
+import { outlookOf, type Outlook } from '@/core/market';
+import { awaited, boxOf, type ParcelNews } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces, kinds } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { moveClock } from '@/simulated/clock';
-import { fateOf } from '@/simulated/market';
 import { useBuild } from '../common/build-store';
-import { askMarket } from '../common/ask-market';
 import { CountForm } from './count-form';
+import { useParcelNews } from './use-parcel-news';
 import { useToday } from './use-today';
 
 /** What is on its way, what is late, and counting in what has come. */
@@ -24,12 +23,13 @@ export function OrdersTab() {
   const today = useToday();
   const orders = [...workbench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
   const open = orders.filter((o) => awaited(workbench, o).length > 0);
-  const arrived = open.filter((o) => isThere(o, today));
-  const late = open.filter((o) => !isThere(o, today) && o.due !== '' && o.due < today);
-  const sellers = useSellers();
+  const news = useParcelNews(open);
+  const isThere = (o: Order) => (news.get(o.id)?.comes ?? '9') <= today;
+  const arrived = open.filter(isThere);
+  const late = open.filter((o) => !isThere(o) && o.due !== '' && o.due < today);
   const outlook = (o: Order): Outlook | null => {
-    const seller = sellers.get(o.seller);
-    return seller && o.due !== '' && !isThere(o, today) ? outlookOf(o, seller, today) : null;
+    const told = news.get(o.id);
+    return told && o.due !== '' && !isThere(o) ? outlookOf(o, told.post, today) : null;
   };
   const risky = open.filter((o) => o.due >= today && outlook(o)?.risky);
   const moveOn = (days: number) => perform(moveClock(workbench.records, days));
@@ -59,28 +59,11 @@ export function OrdersTab() {
       </div>
       <ul className="flex flex-col gap-3">
         {orders.map((o) => (
-          <OrderCard key={o.id} order={o} today={today} outlook={outlook(o)} />
+          <OrderCard key={o.id} order={o} today={today} outlook={outlook(o)} news={news.get(o.id)} />
         ))}
       </ul>
     </section>
   );
-}
-
-/** Whether a parcel has come by a day: the simulated post settles it by the order's own name. */
-const isThere = (o: Order, today: string): boolean =>
-  o.due !== '' && addDays(o.due, fateOf(o).lateDays) <= today;
-
-/** Sellers by name, with how their parcels come. */
-function useSellers(): ReadonlyMap<string, MarketSeller> {
-  const [sellers, setSellers] = useState<ReadonlyMap<string, MarketSeller>>(new Map());
-  useEffect(() => {
-    const stop = new AbortController();
-    void askMarket([], stop.signal).then((answer) => {
-      if (answer && !stop.signal.aborted) setSellers(new Map(answer.sellers.map((s) => [s.name, s])));
-    });
-    return () => stop.abort();
-  }, []);
-  return sellers;
 }
 
 /** "four in five sure by 12 December", or what speaks against its day. */
@@ -90,11 +73,23 @@ function outlookWords(o: Outlook): string {
   return `▲ ${chance}; this seller’s parcels are late too often to be sure of any day`;
 }
 
-function OrderCard({ order, today, outlook }: { order: Order; today: string; outlook: Outlook | null }) {
+function OrderCard({
+  order,
+  today,
+  outlook,
+  news,
+}: {
+  order: Order;
+  today: string;
+  outlook: Outlook | null;
+  /** What the simulated post says; undefined of a seller of one's own, whose parcels come when they come. */
+  news: ParcelNews | undefined;
+}) {
   const workbench = useBuild((s) => s.workbench);
   const lots = awaited(workbench, order);
   const box = boxOf(workbench, order);
-  const there = isThere(order, today);
+  const there = news !== undefined && news.comes <= today;
+  const canCount = there || news === undefined;
   const [counting, setCounting] = useState(false);
   const state =
     lots.length === 0
@@ -121,13 +116,13 @@ function OrderCard({ order, today, outlook }: { order: Order; today: string; out
         </h2>
         {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
         {lots.length > 0 && !counting && (
-          <Button look={there ? 'main' : 'plain'} disabled={!there} onClick={() => setCounting(true)}>
-            {box ? 'Open the box' : 'Receive it'}
+          <Button look={there ? 'main' : 'plain'} disabled={!canCount} onClick={() => setCounting(true)}>
+            {box ? 'Open the box' : there ? 'Receive it' : 'It came today'}
           </Button>
         )}
       </div>
       {counting ? (
-        <CountForm order={order} lots={lots} onDone={() => setCounting(false)} />
+        <CountForm order={order} lots={lots} news={news} onDone={() => setCounting(false)} />
       ) : (
         <p className="mt-1 flex flex-wrap gap-x-3">
           {lots.slice(0, 14).map((l) => (

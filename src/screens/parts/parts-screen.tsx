@@ -2,7 +2,6 @@
 
 import { useMemo } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
-import type { EntryId } from '@/core/shared/ids';
 import { needOf } from '@/core/need';
 import { count } from '@/ui/numbers';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
@@ -54,8 +53,6 @@ function Parts() {
   const known = useMemo(
     () => ({
       palette: workbench.palette,
-      priceOf: workbench.priceOf,
-      kindOf: (id: EntryId) => workbench.records.entry.get(id)?.kind,
       build: workbench.build,
     }),
     [workbench],

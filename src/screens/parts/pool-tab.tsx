@@ -11,7 +11,7 @@ import { count, modNo, money, pieces, piecesOfKinds } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
-import { askMarket } from '../common/ask-market';
+import { ask } from '../sending/answers';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {
@@ -140,15 +140,14 @@ function Bound() {
 /** What one more copy of each box costs, as far as somebody sells it. */
 function useBoxPrices(boxes: readonly PoolBox[]): ReadonlyMap<string, number> {
   const [prices, setPrices] = useState<ReadonlyMap<string, number>>(new Map());
-  const key = boxes.flatMap((b) => (b.lots[0] ? [b.lots[0].element] : [])).join('\n');
+  const key = boxes.map((b) => encodeURIComponent(b.code)).join(',');
   useEffect(() => {
     if (!key) return;
-    const elements = key.split('\n') as ElementKey[];
-    const stop = new AbortController();
-    void askMarket(elements, stop.signal).then((answer) => {
-      if (answer && !stop.signal.aborted) setPrices(new Map(answer.boxes.map((b) => [b.code, b.price])));
+    let there = true;
+    void ask<Record<string, number>>(`/api/market/boxes?codes=${key}`).then((answer) => {
+      if (answer && there) setPrices(new Map(Object.entries(answer)));
     });
-    return () => stop.abort();
+    return () => void (there = false);
   }, [key]);
   return prices;
 }

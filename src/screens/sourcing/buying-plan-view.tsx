@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import type { Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, boxId, changesSince, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
+import { addDays, boxId, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
 import { sameNeed } from '@/core/need';
 import type { BuyingPlan } from '@/core/sourcing';
 import { Button, Key } from '@/ui/button';
@@ -15,7 +15,8 @@ import { BoxesShown } from './boxes-shown';
 import { ClosingBounds } from './closing-bounds';
 import { PreferencesForm } from './preferences-form';
 import { PricesChanged, type Asked } from './prices-changed';
-import type { SourcingFailure, SourcingTools, WantedParts } from './use-sourcing';
+import type { PlanFailure } from './plan-need';
+import type { SourcingTools, WantedParts } from './use-sourcing';
 import { ParcelsChart } from './parcels-chart';
 import { UnmetLots } from './unmet-lots';
 
@@ -56,11 +57,10 @@ export function BuyingPlanView({
   const order = async () => {
     if (!plan || !market || stale || asked === 'asking' || toCome === 0) return;
     setAsked('asking');
-    const now = await sourcing.askAgain();
-    if (!now) return setAsked('failed');
-    const changes = changesSince(plan, market, now);
-    if (changes.length > 0) return setAsked({ changes, now });
-    buy(now);
+    const again = await sourcing.askAgain();
+    if (!again) return setAsked('failed');
+    if (again.changes.length > 0) return setAsked(again);
+    buy(again.now);
   };
   const buy = (at: MarketAnswer) => {
     if (!plan) return;
@@ -131,7 +131,7 @@ function paidFor(parcels: readonly Parcel[], plan: BuyingPlan, market: MarketAns
 }
 
 /** What failed, and what to do about it. */
-const FAILURES: Readonly<Record<SourcingFailure, readonly [string, string]>> = {
+const FAILURES: Readonly<Record<PlanFailure, readonly [string, string]>> = {
   market: ['The sellers did not answer.', 'They were asked four times. Nothing was ordered; try again.'],
   busy: ['Too many plans are being solved.', 'Nothing was ordered. Try again in a minute.'],
   stopped: ['It was stopped before there was a plan.', 'Nothing was ordered. Find the plan again.'],

@@ -2,7 +2,7 @@
 
 import type { BuyingPlan } from '@/core/sourcing';
 import { money } from '@/ui/numbers';
-import type { Bound } from './solve';
+import type { Bound } from './plan-need';
 
 /** The best cost from above and the proven floor from below, closing on each other as the time goes. */
 export function ClosingBounds({

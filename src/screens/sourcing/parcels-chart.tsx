@@ -3,10 +3,9 @@
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import { poseProblem } from '@/core/market';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
-import { solve } from './solve';
+import { planNeed } from './plan-need';
 import type { SourcingTools } from './use-sourcing';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
@@ -26,19 +25,26 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
   const [busy, setBusy] = useState(false);
   const stopper = useRef<AbortController | null>(null);
   useEffect(() => () => stopper.current?.abort(), []);
-  const { market, lots, preferences } = sourcing;
-  const { priceOf } = sourcing.known;
+  const { asked, lists, preferences } = sourcing;
   const draw = async () => {
-    if (!market) return;
+    if (!asked) return;
     const mine = new AbortController();
     stopper.current = mine;
     setBusy(true);
     setPoints([]);
     for (let parcels = 1; parcels <= MOST; parcels++) {
-      const problem = poseProblem(lots, market, { ...preferences, maxParcels: parcels }, priceOf);
-      const solved = await solve(problem, 1, mine.signal, () => undefined);
-      if (!solved.ok || mine.signal.aborted) break;
-      const plan = solved.value;
+      const question = {
+        run: crypto.randomUUID(),
+        build: null,
+        lots: asked.needed,
+        preferences: { ...preferences, maxParcels: parcels },
+        lists,
+        seconds: 1,
+        like: asked.run,
+      };
+      const solved = await planNeed(question, mine.signal);
+      const plan = solved.ok ? solved.value.plan : null;
+      if (!plan || mine.signal.aborted) break;
       const unmet = plan.unmet.reduce((s, u) => s + u.qty, 0);
       setPoints((list) => [...list, { parcels, cost: plan.cost, unmet }]);
       // More parcels than the plan wants change nothing any more.
@@ -53,7 +59,7 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
     <section className="mb-4 max-w-2xl">
       <div className="mb-1 flex items-center gap-3">
         <h2 className="flex-1">Cost against parcels</h2>
-        <Button disabled={!market} onClick={() => (busy ? stopper.current?.abort() : void draw())}>
+        <Button disabled={!asked} onClick={() => (busy ? stopper.current?.abort() : void draw())}>
           {busy ? 'Stop, keep these' : 'Work it out'}
         </Button>
       </div>

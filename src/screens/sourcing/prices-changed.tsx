@@ -2,10 +2,10 @@ import { elementName } from '@/core/parts';
 import { addedCost, stillSold, type MarketAnswer, type PriceChange } from '@/core/market';
 import { Button } from '@/ui/button';
 import { money } from '@/ui/numbers';
+import type { AskedAgain } from './plan-need';
 
 /** What came of asking the sellers again before a plan is ordered. */
-export type Asked =
-  'asking' | 'failed' | { readonly changes: readonly PriceChange[]; readonly now: MarketAnswer };
+export type Asked = 'asking' | 'failed' | AskedAgain;
 
 /** What changed between the plan and the order: shown, and asked again. Nothing is bought until it is answered. */
 export function PricesChanged({

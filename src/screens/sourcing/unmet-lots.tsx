@@ -8,26 +8,37 @@ import { Button } from '@/ui/button';
 import { elementName, type ElementKey } from '@/core/parts';
 import {
   addDays,
-  inReach,
-  othersToAsk,
+  savePreferences,
   waitFor,
   type InReach,
-  type MarketAnswer,
+  type MarketSeller,
   type Preferences,
 } from '@/core/market';
 import { Glyph } from '@/ui/glyph';
 import { money } from '@/ui/numbers';
-import { askMarket } from '../common/ask-market';
+import { post } from '../sending/answers';
 import { source } from '../common/build-store';
 import type { SourcingTools } from './use-sourcing';
 
 const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
 
-/** Preferences as one lot has them: it may be asked for new, or used, whatever the others are. */
-const wishFor = (lot: ProblemId, p: Preferences): Preferences => {
-  const wish = p.condition.get(String(lot));
-  return wish === undefined ? p : { ...p, used: wish === 'used' };
-};
+/** What is in reach of each lot that a plan leaves open; null when the sellers do not answer. */
+async function askReach(
+  plan: BuyingPlan,
+  preferences: Preferences,
+  lists: readonly MarketSeller[],
+): Promise<readonly (readonly InReach[])[] | null> {
+  const said = await post<readonly (readonly InReach[])[]>('/api/market/reach', {
+    open: plan.unmet.map(({ lot }) => ({
+      element: elementOf(lot),
+      wish: preferences.condition.get(String(lot)) ?? null,
+    })),
+    buys: plan.buys.map(({ seller, element, qty }) => ({ seller, element, qty })),
+    preferences: savePreferences(preferences),
+    lists,
+  });
+  return said.reached && said.answer.ok ? said.answer.value : null;
+}
 
 /** What a plan leaves open, and for each lot what is in reach: the market is asked once more for what could stand in. */
 export function UnmetLots({
@@ -44,28 +55,26 @@ export function UnmetLots({
   /** Carries out what somebody wishes for a lot that is not available. */
   readonly act: (command: Command) => void;
 }) {
-  const { palette } = sourcing.known;
+  const { preferences, lists } = sourcing;
   const waitedFor = new Set(waitingParts.map((w) => w.element));
-  const [market, setMarket] = useState<MarketAnswer | 'asking' | 'failed'>('asking');
-  const open = plan.unmet.map((u) => elementOf(u.lot));
-  const key = open.join('\n');
+  const [reach, setReach] = useState<readonly (readonly InReach[])[] | 'asking' | 'failed'>('asking');
   useEffect(() => {
-    if (!key) return;
-    const stop = new AbortController();
-    const ask = async () => {
-      setMarket('asking');
-      const answer = await askMarket(othersToAsk(key.split('\n') as ElementKey[], palette), stop.signal);
-      if (!stop.signal.aborted) setMarket(answer ?? 'failed');
+    if (plan.unmet.length === 0) return;
+    let there = true;
+    const look = async () => {
+      setReach('asking');
+      const answer = await askReach(plan, preferences, lists);
+      if (there) setReach(answer ?? 'failed');
     };
-    void ask();
-    return () => stop.abort();
-  }, [key, palette]);
-  if (open.length === 0) return null;
+    void look();
+    return () => void (there = false);
+  }, [plan, preferences, lists]);
+  if (plan.unmet.length === 0) return null;
   return (
     <section aria-label="Not available now" className="mb-4">
       <h2 className="mb-1">Not available now</h2>
       <ul>
-        {plan.unmet.map((u) => {
+        {plan.unmet.map((u, i) => {
           const element = elementOf(u.lot);
           return (
             <li key={String(u.lot)} className="border-rule flex min-h-9 gap-2 border-t py-1">
@@ -84,15 +93,12 @@ export function UnmetLots({
                     </Button>
                   )}
                 </p>
-                {market === 'asking' ? (
+                {reach === 'asking' ? (
                   <p className="text-faint">Asking what would do instead…</p>
-                ) : market === 'failed' ? (
+                ) : reach === 'failed' ? (
                   <p>The sellers did not say what would do instead. Find the plan again to ask once more.</p>
                 ) : (
-                  <Reaches
-                    found={inReach(element, plan, market, wishFor(u.lot, sourcing.preferences), palette)}
-                    today={today}
-                  />
+                  <Reaches found={reach[i] ?? []} today={today} />
                 )}
               </div>
             </li>

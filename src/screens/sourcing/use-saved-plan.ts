@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { savePlan, readPlan, type AskedPlan, type SavedPlan } from '@/core/market';
+import { readPlan, savePreferences, type AskedPlan, type SavedPlan } from '@/core/market';
+import { ask } from '../sending/answers';
 
 /** How long somebody may still be typing before what they chose is kept. */
 const SETTLES_MS = 250;
@@ -7,72 +8,78 @@ const SETTLES_MS = 250;
 const AGAIN_MS = 700;
 const TRIES = 3;
 
-const textOf = (saved: SavedPlan): string => JSON.stringify(savePlan(saved));
 const pathOf = (build: string) => `/api/builds/${build}/buying-plan`;
-
-async function fetchSaved(build: string, signal: AbortSignal): Promise<SavedPlan | undefined> {
-  const body = (await (await fetch(pathOf(build), { signal })).json()) as { value?: unknown };
-  return readPlan(body.value);
-}
+const fetchSaved = async (build: string) => readPlan(await ask<unknown>(pathOf(build)));
 
 /** What the run that was on when its page was closed had found, once it has said so. */
 async function fetchPlan(build: string, run: string, signal: AbortSignal): Promise<AskedPlan | null> {
-  for (let tries = 0; tries < TRIES; tries++) {
+  for (let tries = 0; tries < TRIES && !signal.aborted; tries++) {
     await new Promise((done) => setTimeout(done, AGAIN_MS));
-    const asked = (await fetchSaved(build, signal))?.asked;
+    const asked = (await fetchSaved(build))?.asked;
     if (asked?.run === run && asked.plan) return asked;
   }
   return null;
 }
 
+/** What a page chooses of a saved plan, in the pieces in which it is kept. */
+const piecesOf = ({ preferences, seconds, listPostage, lists }: Omit<SavedPlan, 'asked'>) => ({
+  wish: JSON.stringify({ preferences: savePreferences(preferences), seconds, listPostage }),
+  lists: JSON.stringify({ lists }),
+});
+type Pieces = ReturnType<typeof piecesOf>;
+
 /**
- * Finds what was asked before for a build, and keeps what is asked now. Nothing is kept before what was there has been
- * found, and nothing at all where there is no build.
+ * Finds what was asked before for a build, and keeps what is chosen now. Only what changed is sent: price lists do not
+ * travel with every preference. Nothing is kept before what was there has been found, and nothing at all where there is
+ * no build.
  */
 export function useSavedPlan(
   build: string | null,
-  now: SavedPlan,
+  now: Omit<SavedPlan, 'asked'>,
   onFound: (saved: SavedPlan) => void,
-  onPlan: (asked: AskedPlan, wish: SavedPlan['preferences']) => void,
+  onPlan: (asked: AskedPlan) => void,
 ): void {
-  const known = useRef<string | null>(null);
+  const known = useRef<Pieces | null>(null);
   const found = useRef(onFound);
   const planned = useRef(onPlan);
-  const { preferences, seconds, lists, listPostage, asked } = now;
   const first = useRef(now);
   useEffect(() => {
     if (build === null) return;
     const stop = new AbortController();
     const find = async () => {
-      const saved = await fetchSaved(build, stop.signal);
+      const saved = await fetchSaved(build);
       if (stop.signal.aborted) return;
-      known.current = textOf(saved ?? first.current);
+      known.current = piecesOf(saved ?? first.current);
       if (!saved) return;
       found.current(saved);
       if (!saved.asked || saved.asked.plan) return;
       const later = await fetchPlan(build, saved.asked.run, stop.signal);
-      if (later && !stop.signal.aborted) planned.current(later, saved.preferences);
+      if (later && !stop.signal.aborted) planned.current(later);
     };
-    find().catch(() => {
-      // The server is away: what is chosen now is kept when it is back.
-      if (!stop.signal.aborted) known.current ??= textOf(first.current);
-    });
+    void find();
     return () => stop.abort();
   }, [build]);
+  const { preferences, seconds, lists, listPostage } = now;
   useEffect(() => {
     if (build === null) return;
     const timer = setTimeout(() => {
-      const text = textOf({ preferences, seconds, lists, listPostage, asked });
-      if (known.current === null || known.current === text) return;
-      known.current = text;
-      void fetch(pathOf(build), {
-        method: 'PUT',
-        headers: { 'content-type': 'application/json' },
-        body: text,
-      }).catch(() => {
-        known.current = '';
-      });
+      const pieces = piecesOf({ preferences, seconds, lists, listPostage });
+      for (const piece of ['wish', 'lists'] as const) {
+        if (known.current === null || known.current[piece] === pieces[piece]) continue;
+        known.current = { ...known.current, [piece]: pieces[piece] };
+        void keep(build, pieces[piece]).catch(() => {
+          // The server is away: it is kept with the next change.
+          known.current = { ...known.current!, [piece]: '' };
+        });
+      }
     }, SETTLES_MS);
     return () => clearTimeout(timer);
-  }, [build, preferences, seconds, lists, listPostage, asked]);
+  }, [build, preferences, seconds, lists, listPostage]);
 }
+
+const keep = (build: string, body: string): Promise<Response> =>
+  fetch(pathOf(build), { method: 'PUT', headers: { 'content-type': 'application/json' }, body });
+
+/** Says that a build's plan was ordered: there is none to be found again. */
+export const forgetPlan = (build: string): Promise<unknown> =>
+  keep(build, JSON.stringify({ asked: null })).catch(() => undefined);

@@ -6,7 +6,7 @@ import { askedFor, offersOf } from './offers';
 import { makeSellers } from './sellers';
 
 export { boxesOf } from './boxes';
-export { fateOf } from './post';
+export { fateOf, newsOf } from './post';
 export { DEMO_MARKET } from './sellers';
 
 export interface SimulatedMarketOptions {

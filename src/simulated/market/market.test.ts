@@ -11,6 +11,7 @@ import {
   DEMO_MARKET,
   fateOf,
   MarketFailed,
+  newsOf,
   simulatedMarket,
   type SimulatedMarketOptions,
 } from './index';
@@ -164,8 +165,9 @@ describe('the fate of a parcel', () => {
     placedAt,
   });
   const sellers = makeSellers(DEMO_MARKET.seed, DEMO_MARKET.sellers).map((s) => s.seller);
+  const KNOWN = sellers[0]!.name;
   const fates = (seller: string) =>
-    Array.from({ length: 600 }, (_, i) => fateOf(orderOf(`order-${i}`, seller, `moment ${i}`)));
+    Array.from({ length: 600 }, (_, i) => fateOf(orderOf(`order-${i}`, seller, `moment ${i}`))!);
   const share = (list: readonly boolean[]) => list.filter(Boolean).length / list.length;
 
   it('is late, short and wrong as often as its seller says', () => {
@@ -180,17 +182,35 @@ describe('the fate of a parcel', () => {
   it('never loses more than there was, and is the same whenever it is looked at', () =>
     fc.assert(
       fc.property(fc.string(), fc.string(), fc.integer({ min: 1, max: 500 }), (order, element, qty) => {
-        const { short, wrong } = fateOf(orderOf(order, 'nobody', '')).lacks(element, qty);
+        const { short, wrong } = fateOf(orderOf(order, KNOWN, ''))!.lacks(element, qty);
         expect(short >= 0 && wrong >= 0 && short + wrong <= qty).toBe(true);
-        expect(fateOf(orderOf(order, 'nobody', '')).lacks(element, qty)).toEqual({ short, wrong });
+        expect(fateOf(orderOf(order, KNOWN, ''))!.lacks(element, qty)).toEqual({ short, wrong });
       }),
     ));
 
   it('is one for orders that came in one parcel, and each lacks what it lacks', () => {
+    const worst = [...sellers].sort((a, b) => b.late - a.late)[0]!.name;
     const pairs = Array.from({ length: 200 }, (_, i) =>
-      ['a', 'b'].map((id) => fateOf(orderOf(id, 'nobody', `moment ${i}`))),
+      ['a', 'b'].map((id) => fateOf(orderOf(id, worst, `moment ${i}`))),
     );
     for (const [a, b] of pairs) expect(a!.lateDays).toBe(b!.lateDays);
     expect(new Set(pairs.map(([a]) => a!.lateDays)).size).toBeGreaterThan(3);
+  });
+
+  it('touches no seller who was typed by hand, nor an order that comes on no day', () => {
+    const asked = (seller: string, due: string) =>
+      newsOf({
+        ...orderOf('o1', seller, '2026-11-20'),
+        due,
+        lots: ELEMENTS.map((element) => ({ element, qty: 40 })),
+      });
+    expect(asked('Aunt Hester', '2026-11-28')).toBeUndefined();
+    expect(asked(KNOWN, '')).toBeUndefined();
+    for (const { name, days, spread, late } of sellers.slice(0, 20)) {
+      const news = asked(name, '2026-11-28')!;
+      expect(news).toMatchObject({ order: 'o1', post: { days, spread, late } });
+      expect(news.comes >= '2026-11-28' && news.comes <= '2026-12-19').toBe(true);
+      for (const l of news.lacks) expect(l.short + l.wrong).toBeGreaterThan(0);
+    }
   });
 });

@@ -1,4 +1,4 @@
-import { withKnowledge } from '@/core/mismatch';
+import { withKnowledge, type Register } from '@/core/mismatch';
 import { priceLookup } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import { CLOCK_ID } from '@/core/ledger';
@@ -26,6 +26,16 @@ export function boxesForSale(handle: Handle): MarketBox[] {
   return boxesOf(sets, priceOf, new Date().getFullYear(), DEMO_MARKET);
 }
 
+/** The register, with imported lists laid over it, and with what is in some boxes: that was made. */
+export function registerIn(handle: Handle, boxes: readonly MarketBox[] = []): Register {
+  const imported = new Map(readRecords(handle.db, 'madeIn').map((m) => [m.id, m]));
+  return withKnowledge(
+    simulatedRegister,
+    imported,
+    new Set(boxes.flatMap((b) => b.lots.map((l) => l.element))),
+  );
+}
+
 /** Asks the market for some elements. Throws MarketFailed when it could not be reached. */
 export async function askMarket(
   handle: Handle,
@@ -33,14 +43,12 @@ export async function askMarket(
   failing = FAILING,
 ): Promise<MarketAnswer> {
   const priceOf = priceLookup(readRecords(handle.db, 'price'));
-  const imported = new Map(readRecords(handle.db, 'madeIn').map((m) => [m.id, m]));
   const wanted = new Set(elements);
   const boxes = boxesForSale(handle).filter((b) => b.lots.some((l) => wanted.has(l.element)));
-  const proof = new Set(boxes.flatMap((b) => b.lots.map((l) => l.element)));
   return simulatedMarket({
     ...DEMO_MARKET,
     priceOf,
-    register: withKnowledge(simulatedRegister, imported, proof),
+    register: registerIn(handle, boxes),
     year: new Date().getFullYear(),
     day: readRecord(handle.db, 'simulatedClock', CLOCK_ID)?.daysAhead ?? 0,
     boxes,
