@@ -37,8 +37,8 @@ async function opening(page: Page, url: string): Promise<number[]> {
     const start = Date.now();
     await link.click();
     // Interactive: a key pressed is answered.
-    await page.waitForFunction(() => document.querySelector('#call-line') !== null);
-    await page.locator('#call-line').fill('-1');
+    await page.waitForFunction(() => document.querySelector('#log-line') !== null);
+    await page.locator('#log-line').fill('-1');
     await page.waitForFunction(() => document.body.innerText.includes('Name a part and a colour'));
     times.push(Date.now() - start);
   }
@@ -49,14 +49,14 @@ async function opening(page: Page, url: string): Promise<number[]> {
 async function keystrokes(page: Page): Promise<number[]> {
   const lot = icebreaker.lots.find((l) => l.zone === 'Helideck' && l.qty > 9);
   if (!lot) throw new Error('the benchmark needs a lot of the helideck');
-  await page.locator('#call-line').fill(`- ${elementName(lot.element)}`);
+  await page.locator('#log-line').fill(`- ${elementName(lot.element)}`);
   const times: number[] = [];
   for (let n = 0; n < 24; n++) {
     const qty = 2 + (n % 7);
     const took = await page.evaluate(
       ({ line }) =>
         new Promise<number>((done) => {
-          const input = document.querySelector<HTMLInputElement>('#call-line')!;
+          const input = document.querySelector<HTMLInputElement>('#log-line')!;
           const balance = document.querySelector('[aria-label="Balance"]')!;
           const start = performance.now();
           new MutationObserver((_, observer) => {

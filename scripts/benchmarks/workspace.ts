@@ -59,7 +59,7 @@ async function measured(server: Server) {
     const typed = async (path: string) => {
       await page.goto(`${server.url}${path}`);
       if (path.endsWith('none')) return { keys: [], elements: 0 };
-      await page.waitForSelector('#call-line');
+      await page.waitForSelector('#log-line');
       await page.waitForTimeout(2000);
       const elements = await page.evaluate(() => document.querySelectorAll('*').length);
       return { keys: await page.evaluate(typing, '-1 brick 1x2 ash'), elements };
@@ -74,7 +74,7 @@ async function measured(server: Server) {
 
 /** Types a line twice and gives, for the second time, how long each key took to the frame after it. Runs in the page. */
 async function typing(line: string): Promise<number[]> {
-  const input = document.querySelector<HTMLInputElement>('#call-line');
+  const input = document.querySelector<HTMLInputElement>('#log-line');
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
   if (!input || !set) return [];
   let times: number[] = [];

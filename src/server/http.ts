@@ -25,16 +25,26 @@ export async function packedAnswer(
   more: Readonly<Record<string, string>> = {},
 ): Promise<Response> {
   const body = Buffer.from(JSON.stringify({ ok: true, value }));
-  const headers = { 'cache-control': 'no-store', vary: 'accept', ...more };
-  if (body.length < WORTH_PACKING || !request.headers.get('accept')?.includes(PACKED))
+  const headers = { ...FRESH, ...more };
+  if (body.length < WORTH_PACKING || !takesPacked(request))
     return new Response(new Uint8Array(body), {
       headers: { ...headers, 'content-type': 'application/json' },
     });
-  const packed = await pack(body, { level: 4 });
-  return new Response(new Uint8Array(packed), { headers: { ...headers, 'content-type': PACKED } });
+  return packedBytes(await pack(body, { level: 4 }), headers);
 }
 
 const PACKED = 'application/gzip';
+const FRESH = { 'cache-control': 'no-store', vary: 'accept' };
+
+/** True of a page that unpacks answers itself. */
+export const takesPacked = (request: Request): boolean =>
+  request.headers.get('accept')?.includes(PACKED) ?? false;
+
+/** An answer that is packed already. */
+export const packedBytes = (
+  packed: Uint8Array,
+  headers: Readonly<Record<string, string>> = FRESH,
+): Response => new Response(new Uint8Array(packed), { headers: { ...headers, 'content-type': PACKED } });
 
 type Handler<C> = (request: Request, context: C) => Response | Promise<Response>;
 

@@ -4,7 +4,8 @@ import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { buildsThatPlan } from '@/data/own-parts';
-import { stockOrder, takeOpening } from './snapshot';
+import { stockOrder } from '@/data/openings';
+import { takeOpening } from './snapshot';
 
 /** What one build still lacks when the builds before it have taken theirs from own parts. */
 export interface BuildNeed {

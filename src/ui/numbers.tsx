@@ -4,7 +4,10 @@ import { formatMoney } from '@/core/shared/money';
 export const signed = (n: number): string => (n > 0 ? `+${count(n)}` : n < 0 ? `−${count(-n)}` : '0');
 
 /** 7812 -> "7,812". */
-export const count = (n: number): string => n.toLocaleString('en-GB');
+export const count = (n: number): string => GROUPED.format(n);
+
+// Made once: a page words hundreds of numbers at a time, and making one of these is what takes long.
+const GROUPED = new Intl.NumberFormat('en-GB');
 
 export const pieces = (n: number): string => `${count(n)} ${n === 1 ? 'piece' : 'pieces'}`;
 

@@ -30,11 +30,27 @@ export function elementKey(part: PartId, colour: ColourId, print = ''): ElementK
   return key as ElementKey;
 }
 
+/** What an element's key is made of. */
+export interface ElementParts {
+  readonly part: PartId;
+  readonly colour: ColourId;
+  readonly print: string;
+}
+
+/** Keys that were taken apart: a line being typed asks of thousands of them at every key. */
+const apart = new Map<ElementKey, ElementParts>();
+const MOST_APART = 60_000;
+
 /** Takes a key apart. Asserts that it has a part and a colour. */
-export function splitElementKey(key: ElementKey): { part: PartId; colour: ColourId; print: string } {
+export function splitElementKey(key: ElementKey): ElementParts {
+  const known = apart.get(key);
+  if (known) return known;
   const [part, colour, print = ''] = key.split('|');
   assert(part && colour, 'an element names a part and a colour', key);
-  return { part: asId<PartId>(part), colour: asId<ColourId>(colour), print };
+  const parts = { part: asId<PartId>(part), colour: asId<ColourId>(colour), print };
+  if (apart.size >= MOST_APART) apart.clear();
+  apart.set(key, parts);
+  return parts;
 }
 
 /** The same element in another colour. */

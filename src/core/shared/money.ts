@@ -36,10 +36,13 @@ export function splitByLargestRemainder(total: Minor, weights: readonly number[]
   return shares;
 }
 
+// Made once: to make one takes far longer than to write a number with it.
+const GROUPED = new Intl.NumberFormat('en-GB');
+
 /** 3140 -> "£31.40"; -95 -> "−£0.95". */
 export function formatMoney(amount: Minor, symbol = '£'): string {
   const size = Math.abs(amount);
-  const whole = Math.floor(size / 100).toLocaleString('en-GB');
+  const whole = GROUPED.format(Math.floor(size / 100));
   const text = `${symbol}${whole}.${String(size % 100).padStart(2, '0')}`;
   return amount < 0 ? `−${text}` : text;
 }

@@ -4,6 +4,7 @@ import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/workbench';
+import type { ElementKey } from '@/core/parts';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { BalanceBand } from './balance-band';
@@ -63,6 +64,7 @@ function Bench() {
     return readingOf(workbench, line);
   }, [workbench, version, line, readingOf]);
   const acts = useBenchActs(setDialog);
+  const pick = useCallback((element: ElementKey) => setDialog({ dialog: 'act', element }), []);
   useBenchCommands(acts, background, !dialog);
   const leave = () => {
     set({ line: '', editing: null });
@@ -103,7 +105,7 @@ function Bench() {
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">
           <h1 className="sr-only">Bench of {workbench.records.build.get(workbench.build)?.name}</h1>
           <div className={clsx('min-h-0', side !== 'model' && 'max-lg:hidden')}>
-            <Tray onPick={(element) => setDialog({ dialog: 'act', element })} />
+            <Tray onPick={pick} />
           </div>
           <div className={clsx('min-h-0 min-w-0', side !== 'worklog' && 'max-lg:hidden')}>
             <Worklog dialogs={acts} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import {
   BLANK_INTENT,
   openPlaceholders,
@@ -19,8 +20,9 @@ import { entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 
 /** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */
-export function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
+export const Consequences = memo(function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
   const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
   const selected = useBuild((s) => s.selected);
   const modification = selected ? workbench.records.modification.get(selected) : undefined;
   if (!modification)
@@ -43,7 +45,7 @@ export function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
       <LeavesBehind entries={entries} />
     </aside>
   );
-}
+});
 
 const joined = (f: Figures): number => f.fromSpares + f.fromStock + f.fromDonor + f.fromOrder + f.bought;
 

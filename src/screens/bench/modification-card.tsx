@@ -15,8 +15,17 @@ import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
 
+/** Where a card stands in a list of which only what shows is in the page. */
+export interface ListPlace {
+  readonly index: number;
+  readonly of: number;
+  readonly measure: (node: HTMLElement | null) => void;
+}
+
 interface CardProps {
   readonly modification: Modification;
+  /** Its place in the list, where not all of the list is in the page. */
+  readonly place?: ListPlace;
   readonly open: boolean;
   /** False in a long list: a drawing for each of hundreds of lots is more than a page can carry. */
   readonly drawn: boolean;
@@ -24,7 +33,7 @@ interface CardProps {
 }
 
 /** A modification: one row when closed, its entries when open. */
-export function ModificationCard({ modification, open, drawn, dialogs }: CardProps) {
+export function ModificationCard({ modification, open, drawn, dialogs, place }: CardProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const view = useBuild((s) => s.view);
@@ -40,6 +49,10 @@ export function ModificationCard({ modification, open, drawn, dialogs }: CardPro
   const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
   return (
     <li
+      ref={place?.measure}
+      data-index={place?.index}
+      aria-posinset={place && place.index + 1}
+      aria-setsize={place?.of}
       aria-current={open ? 'true' : undefined}
       className={clsx(
         'border-rule',
@@ -91,31 +104,36 @@ function placedWords(entries: readonly Entry[]): string {
 
 /** The first few lots, marked by what happened to them. */
 function Summary({ entries, drawn }: { entries: readonly Entry[]; drawn: boolean }) {
-  const lots = entries
-    .filter((e) => e.kind !== 'order')
-    .flatMap((e) => {
-      const [off, on] = [offPieces(e), onPieces(e)];
-      const main = on[0] ?? off[0];
-      const was = e.kind === 'recolour' || e.kind === 'replacement' ? off[0]?.element : undefined;
-      return main
-        ? [{ id: e.id, main, was, mark: e.kind === 'swap' ? ('in' as const) : MARK_OF[e.kind] }]
-        : [];
-    });
-  if (lots.length === 0) return <span className="text-faint block">nothing logged yet</span>;
+  const logged = entries.filter((e) => e.kind !== 'order');
+  if (logged.length === 0) return <span className="text-faint block">nothing logged yet</span>;
   if (!drawn)
     return (
       <span className="text-faint block">
-        {count(lots.length)} {lots.length === 1 ? 'entry' : 'entries'}
+        {count(logged.length)} {logged.length === 1 ? 'entry' : 'entries'}
       </span>
     );
   return (
     <span className="mt-0.5 flex flex-wrap items-center gap-x-3">
-      {lots.slice(0, 6).map((l) => (
-        <LotGlyph key={l.id} element={l.main.element} qty={l.main.qty} mark={l.mark} was={l.was} size={28} />
+      {logged.slice(0, MOST_LOTS).map((e) => (
+        <FirstLot key={e.id} entry={e} />
       ))}
-      {lots.length > 6 && <span className="text-faint">and {lots.length - 6} more</span>}
+      {logged.length > MOST_LOTS && (
+        <span className="text-faint">and {count(logged.length - MOST_LOTS)} more</span>
+      )}
     </span>
   );
+}
+
+/** Entries of a closed modification that are drawn. */
+const MOST_LOTS = 6;
+
+function FirstLot({ entry }: { entry: Entry }) {
+  const [off, on] = [offPieces(entry), onPieces(entry)];
+  const main = on[0] ?? off[0];
+  if (!main) return null;
+  const was = entry.kind === 'recolour' || entry.kind === 'replacement' ? off[0]?.element : undefined;
+  const mark = entry.kind === 'swap' ? 'in' : MARK_OF[entry.kind];
+  return <LotGlyph element={main.element} qty={main.qty} mark={mark} was={was} size={28} />;
 }
 
 interface NumbersProps {
@@ -169,7 +187,7 @@ function CardMenu({
   modification,
   entries,
   dialogs,
-}: Omit<CardProps, 'open' | 'drawn'> & { entries: readonly Entry[] }) {
+}: Pick<CardProps, 'modification' | 'dialogs'> & { entries: readonly Entry[] }) {
   const perform = useBuild((s) => s.perform);
   const workbench = useBuild((s) => s.workbench);
   return (
@@ -217,7 +235,7 @@ function OpenCard({
   modification,
   entries,
   dialogs,
-}: Omit<CardProps, 'open' | 'drawn'> & { entries: readonly Entry[] }) {
+}: Pick<CardProps, 'modification' | 'dialogs'> & { entries: readonly Entry[] }) {
   const [whole, setWhole] = useState(false);
   const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
   return (

@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { Search } from 'lucide-react';
 import { modelAccount, placeOf, zoneOf } from '@/core/ledger';
 import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/core/parts';
@@ -12,7 +12,7 @@ import { booksInView, useBuild } from '../common/build-store';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 
 /** What is on the model, grouped, filtered and by zone, as drawn parts on the background. */
-export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
+export const Tray = memo(function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
   const lots = useTrayLots();
   const [wanted, setWanted] = useState('');
   const shown = useMemo(() => {
@@ -84,7 +84,7 @@ export function Tray({ onPick }: { onPick: (element: ElementKey) => void }) {
       </div>
     </section>
   );
-}
+});
 
 function GroupHeading({ row }: { row: Extract<TrayRow, { kind: 'group' }> }) {
   return (

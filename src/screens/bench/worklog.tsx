@@ -2,7 +2,8 @@
 
 import clsx from 'clsx';
 import { Plus } from 'lucide-react';
-import { useMemo } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useMemo, useRef, type RefObject } from 'react';
 import type { Modification } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
@@ -11,11 +12,11 @@ import { useBuild } from '../common/build-store';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
 
-/** Modifications up to which each shows its first lots drawn. */
+/** Modifications up to which all are in the page, and each shows its first lots drawn. */
 const MOST_DRAWN = 24;
 
 /** The numbered modifications of the build; the selected one opens into its entries. */
-export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
+export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const zone = useBuild((s) => s.zone);
@@ -25,6 +26,7 @@ export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
     const nested = zone ? workbench.built.nested(zone) : null;
     return workbench.modifications.filter((m) => !nested || nested.has(m.zone));
   }, [workbench, version, zone]);
+  const scroller = useRef<HTMLDivElement>(null);
   return (
     <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
       <div className="flex flex-wrap items-center gap-2 px-4 pt-3 pb-2">
@@ -40,23 +42,78 @@ export function Worklog({ dialogs }: { dialogs: BenchDialogs }) {
         </Button>
       </div>
       <MarkedBar dialogs={dialogs} />
-      <div className="min-h-0 flex-1 overflow-auto px-4 pb-4">
+      <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-4 pb-4">
         {modifications.length === 0 && (
           <EmptyWorklog all={workbench.modifications.length} dialogs={dialogs} />
         )}
-        <ol className="border-rule border-t">
-          {modifications.map((m) => (
+        {modifications.length > MOST_DRAWN ? (
+          <LongList modifications={modifications} selected={selected} dialogs={dialogs} scroller={scroller} />
+        ) : (
+          <ol className="border-rule border-t">
+            {modifications.map((m) => (
+              <ModificationCard
+                key={m.id}
+                modification={m}
+                open={m.id === selected}
+                drawn
+                dialogs={dialogs}
+              />
+            ))}
+          </ol>
+        )}
+      </div>
+    </section>
+  );
+});
+
+/** Many modifications: only those that show are in the page. */
+function LongList({
+  modifications,
+  selected,
+  dialogs,
+  scroller,
+}: {
+  modifications: readonly Modification[];
+  selected: string | null;
+  dialogs: BenchDialogs;
+  scroller: RefObject<HTMLDivElement | null>;
+}) {
+  const virtual = useVirtualizer({
+    count: modifications.length,
+    getScrollElement: () => scroller.current,
+    getItemKey: (i) => modifications[i]?.id ?? i,
+    estimateSize: () => 57,
+    overscan: 6,
+  });
+  const at = modifications.findIndex((m) => m.id === selected);
+  useEffect(() => {
+    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+  }, [at, virtual]);
+  const items = virtual.getVirtualItems();
+  return (
+    <ol
+      className="border-rule border-t"
+      style={{
+        paddingTop: items[0]?.start ?? 0,
+        paddingBottom: virtual.getTotalSize() - (items.at(-1)?.end ?? 0),
+      }}
+    >
+      {items.map(({ index }) => {
+        const m = modifications[index];
+        return (
+          m && (
             <ModificationCard
               key={m.id}
               modification={m}
+              place={{ index, of: modifications.length, measure: virtual.measureElement }}
               open={m.id === selected}
-              drawn={modifications.length <= MOST_DRAWN}
+              drawn={false}
               dialogs={dialogs}
             />
-          ))}
-        </ol>
-      </div>
-    </section>
+          )
+        );
+      })}
+    </ol>
   );
 }
 
