@@ -4,6 +4,7 @@ import {
   deltaE00,
   FINISHES,
   labOfHex,
+  everydayColours,
   matchColour,
   nearestColours,
   PALETTE,
@@ -58,6 +59,18 @@ describe('matching foreign colour names', () => {
     ['#a3a8aa', 'exact', 'ash'],
     ['a2a8ab', 'near', 'ash'],
     ['Sky, clear', 'loose', 'clear-sky'],
+    ['white', 'everyday', 'chalk'],
+    ['light grey', 'everyday', 'ash'],
+    ['Light bluish gray', 'everyday', 'ash'],
+    ['dark grey', 'everyday', 'slate'],
+    ['black', 'everyday', 'soot'],
+    ['tan', 'everyday', 'dune'],
+    ['dark red', 'everyday', 'berry'],
+    ['light blue', 'everyday', 'sky'],
+    ['dark green', 'everyday', 'bottle'],
+    ['reddish brown', 'everyday', 'bark'],
+    ['trans blue', 'everyday', 'clear-sky'],
+    ['silver', 'everyday', 'tin'],
   ])('%s is %s %s', (text, how, id) =>
     expect(matchColour(text, PALETTE)).toMatchObject({ how, colour: { id } }),
   );
@@ -67,6 +80,31 @@ describe('matching foreign colour names', () => {
     expect(matchColour('', PALETTE)).toEqual({ how: 'unknown', suggestions: [] });
     const far = matchColour('#ff00ff', PALETTE);
     expect(far.how === 'unknown' && far.suggestions.length).toBe(6);
+  });
+});
+
+describe('everyday words for colours', () => {
+  const names = (text: string) => everydayColours(text.split(' '), PALETTE).map((c) => c.name);
+
+  it('mean colours of their family, the likeliest first, and of their finish only', () => {
+    for (const text of ['grey', 'light grey', 'dark grey', 'pale gray']) {
+      expect(new Set(names(text))).toEqual(new Set(['mist', 'ash', 'dove', 'flint', 'slate', 'thunder']));
+      expect(names(`clear ${text}`)).toEqual(['clear-smoke']);
+    }
+  });
+
+  it('go from light to dark as they say, in every family that has both', () => {
+    for (const base of ['grey', 'green', 'blue', 'brown', 'red', 'violet']) {
+      const l = (text: string) => everydayColours(text.split(' '), PALETTE)[0]!.lab.l;
+      expect(l(`dark ${base}`)).toBeLessThanOrEqual(l(base));
+      expect(l(`light ${base}`)).toBeGreaterThanOrEqual(l(base));
+      expect(l(`light ${base}`)).toBeGreaterThan(l(`dark ${base}`));
+    }
+  });
+
+  it('mean nothing where a word is not one of them, or two are', () => {
+    for (const text of ['', 'dark', 'some grey', 'red blue', 'grey brick', 'constructor'])
+      expect(everydayColours(text.split(' ').filter(Boolean), PALETTE)).toEqual([]);
   });
 });
 

@@ -1,6 +1,7 @@
 export { FINISHES, COLOUR_FAMILIES, labOfHex, shadeHex } from './colour';
 export type { Colour, ColourFamily, Finish, LabD65 } from './colour';
 export { PALETTE, makeColour } from './palette';
+export { everydayColours } from './everyday';
 export { colourWords, deltaE00, matchColour, nearestColours } from './match';
 export type { ColourDifference, ColourMatch } from './match';
 export { splitDifference } from './differences';

@@ -1,6 +1,7 @@
 import { differenceCiede2000 } from 'culori/fn';
 import type { Colour, LabD65 } from './colour';
 import { labOfHex } from './colour';
+import { everydayColours } from './everyday';
 
 /** How far two colours look apart. Not a metric: the triangle inequality does not hold. */
 export type ColourDifference = (reference: LabD65, sample: LabD65) => number;
@@ -17,7 +18,7 @@ export const deltaE00: ColourDifference = (reference, sample) =>
 export type ColourMatch =
   | { readonly how: 'exact'; readonly colour: Colour }
   | { readonly how: 'near'; readonly colour: Colour; readonly deltaE: number }
-  | { readonly how: 'loose'; readonly colour: Colour }
+  | { readonly how: 'loose' | 'everyday'; readonly colour: Colour }
   | { readonly how: 'unknown'; readonly suggestions: readonly Colour[] };
 
 /** Words of a colour's name or of a query: "Brick-Red" -> ["brick", "red"]. */
@@ -38,7 +39,8 @@ export function nearestColours(lab: LabD65, palette: readonly Colour[], count: n
 
 /**
  * Finds a colour as a foreign list names it: by id, name or code; by hex (the nearest within ΔE00 8); by the words of
- * the name in any order, each a prefix. What fits none, or fits several alike, is `unknown` with suggestions.
+ * the name in any order, each a prefix; by everyday words ("dark grey"), the nearest of that family. What fits none, or
+ * fits several alike, is `unknown` with suggestions.
  *
  * matchColour("Brick red", PALETTE) = { how: "exact", colour: brick-red }
  */
@@ -52,6 +54,8 @@ export function matchColour(text: string, palette: readonly Colour[]): ColourMat
   if (lab) return matchByLab(lab, palette);
   const loose = words.length === 0 ? [] : palette.filter((c) => wordsMatch(words, colourWords(c.name)));
   if (loose.length === 1 && loose[0]) return { how: 'loose', colour: loose[0] };
+  const [everyday] = everydayColours(words, palette);
+  if (everyday) return { how: 'everyday', colour: everyday };
   const partial = palette.filter((c) => colourWords(c.name).some((w) => words.includes(w)));
   const suggestions = [...loose, ...partial, ...palette.filter((c) => words.includes(c.family))];
   return { how: 'unknown', suggestions: [...new Set(suggestions)].slice(0, 6) };

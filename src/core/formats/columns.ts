@@ -119,7 +119,7 @@ function share(
   if (cells.length === 0) return 0;
   const fits: Partial<Record<ColumnRole, (cell: string) => boolean>> = {
     hex: (c) => /^#?[0-9a-f]{6}$/i.test(c) && /[a-f#]/i.test(c),
-    colour: (c) => !/^\d/.test(c) && ['exact', 'loose'].includes(matchColour(c, palette).how),
+    colour: (c) => !/^\d/.test(c) && ['exact', 'loose', 'everyday'].includes(matchColour(c, palette).how),
     qty: (c) => Number.isInteger(readDecimal(c) ?? NaN) && (readDecimal(c) ?? 0) < 10_000,
     name: (c) => readPartName(c).part.read || (/\p{L}{3}/u.test(c) && c.length > 6),
   };

@@ -108,6 +108,16 @@ describe('tables as people have them', () => {
     ]);
   });
 
+  it('takes everyday words for the colour that looks most like them, and says so', () => {
+    const read = rows('part,colour,qty\nbrick 1x2,dark grey,2\nbrick 1x2,White,1\nbrick 1x2 light blue,,1');
+    expect(read.map((r) => [r.element, r.faults, r.notes.map((n) => n.note)])).toEqual([
+      [el('brick 1x2', 'slate'), [], ['everyday colour']],
+      [el('brick 1x2', 'chalk'), [], ['everyday colour']],
+      [null, [{ fault: 'no colour' }], expect.anything()],
+    ]);
+    expect(rows('part,qty\nbrick 1x2 dark red,2')[0]!.element).toBe(el('brick 1x2', 'berry'));
+  });
+
   it('remembers a colour that a person matched', () => {
     const aliases = new Map([[aliasKey(' Old  GREY'), asId<ColourId>('dove')]]);
     expect(rows('part,colour,qty\nbrick 1x2,old grey,2', 'set', aliases)[0]!.element).toBe(

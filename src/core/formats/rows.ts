@@ -25,6 +25,7 @@ export type RowFault =
 /** What was taken on trust and should be looked at. */
 export type RowNote =
   | { readonly note: 'name kept as written' }
+  | { readonly note: 'everyday colour'; readonly text: string }
   | { readonly note: 'nearest colour'; readonly text: string; readonly deltaE: number };
 
 /** One row as it will be imported. */
@@ -141,13 +142,22 @@ class RowReader {
     if (alias) return { id: alias, text };
     const byName = name ? matchColour(name, this.context.palette) : undefined;
     const match =
-      byName && byName.how !== 'unknown' ? byName : hex ? matchColour(hex, this.context.palette) : byName;
+      // A shade that is measured says more than a word of everyday.
+      byName && byName.how !== 'unknown' && !(byName.how === 'everyday' && hex)
+        ? byName
+        : hex
+          ? matchColour(hex, this.context.palette)
+          : byName;
     if (!match || match.how === 'unknown') {
       const suggestions = (match?.suggestions ?? []).map((c) => c.id);
       return { id: null, text, fault: { fault: 'unknown colour', text, suggestions } };
     }
     const note: RowNote | undefined =
-      match.how === 'near' ? { note: 'nearest colour', text, deltaE: match.deltaE } : undefined;
+      match.how === 'near'
+        ? { note: 'nearest colour', text, deltaE: match.deltaE }
+        : match.how === 'everyday'
+          ? { note: 'everyday colour', text }
+          : undefined;
     return { id: match.colour.id, text, note };
   }
 
@@ -161,6 +171,8 @@ class RowReader {
       const rest = words.slice(0, -n).join(' ');
       if (id) return { id, text: tail, rest };
       if (match.how === 'exact') return { id: match.colour.id, text: tail, rest };
+      if (match.how === 'everyday')
+        return { id: match.colour.id, text: tail, rest, note: { note: 'everyday colour', text: tail } };
     }
     return { id: null, text: '', fault: { fault: 'no colour' } };
   }

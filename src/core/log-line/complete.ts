@@ -77,7 +77,7 @@ function elements(clause: readonly Token[], caret: number, context: CallContext)
   const opener = clause[opening];
   if (!opener || opener.kind === 'arrow') return opener ? targets(clause, opening, context) : [];
   const verb = clause.findLast((t) => t.kind === 'verb')?.text ?? '+';
-  const body = clause.slice(opening + 1).filter((t, i) => !(i === 0 && /^\d+$/.test(t.text)));
+  const body = clause.slice(opening + 1).filter((t, i) => !isQuantity(t.text, i, clause[opening + 1]?.text));
   if (body.length === 0 || body.some(opensTrailing)) return [];
   const words = queryWords(body.map((t) => t.text).join(' '));
   const span = { start: body[0]?.start ?? caret, end: body.at(-1)?.end ?? caret };
@@ -89,6 +89,10 @@ function elements(clause: readonly Token[], caret: number, context: CallContext)
     what: 'element',
   }));
 }
+
+/** "12", "12x", or the "x" after a number: no word of a part's name. */
+const isQuantity = (text: string, i: number, first = ''): boolean =>
+  (i === 0 && /^\d+[x×]?$/i.test(text)) || (i === 1 && /^[x×]$/i.test(text) && /^\d+$/.test(first));
 
 function rank(
   words: readonly string[],

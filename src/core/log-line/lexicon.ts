@@ -1,4 +1,4 @@
-import { colourWords, type Colour } from '../colour';
+import { colourWords, everydayColours, type Colour } from '../colour';
 import { partOf, readPartName, singular, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
 
@@ -14,7 +14,15 @@ export interface KnownColour {
   readonly words: readonly string[];
 }
 
-export type Score = 0 | 1 | 2 | 3;
+/** 3 the whole name, 2 from its start, 1 by a later word; everyday words in between, the likeliest colour first. */
+export type Score = number;
+
+/** A colour that words could mean; `whole` where they are all of its name, or an everyday name for it. */
+export interface LikeColour {
+  readonly id: ColourId;
+  readonly score: Score;
+  readonly whole: boolean;
+}
 
 /** All parts and colours that the log line knows, indexed so that a keystroke costs little. */
 export class Lexicon {
@@ -22,7 +30,12 @@ export class Lexicon {
   private readonly parts = new Map<PartId, KnownPart>();
   private readonly bySize = new Map<string, KnownPart[]>();
 
-  constructor(elements: Iterable<ElementKey>, palette: readonly Colour[]) {
+  /** `aliases`: what a person said that other names mean, by their words. */
+  constructor(
+    elements: Iterable<ElementKey>,
+    private readonly palette: readonly Colour[],
+    private readonly aliases: ReadonlyMap<string, ColourId> = new Map(),
+  ) {
     this.colours = palette.map((colour) => ({ colour, words: colourWords(`${colour.id} ${colour.name}`) }));
     const grouped = new Map<PartId, ElementKey[]>();
     for (const element of elements) {
@@ -68,11 +81,25 @@ export class Lexicon {
   }
 
   /** Colours that the words could mean, with how well they fit. */
-  coloursLike(query: readonly string[]): { id: ColourId; score: Score }[] {
+  coloursLike(query: readonly string[]): LikeColour[] {
     if (query.length === 0 || query.length > 6) return [];
-    return this.colours
-      .map((k) => ({ id: k.colour.id, score: this.scoreColour(query, k) }))
-      .filter((c) => c.score > 0);
+    const alias = this.aliases.get(query.join(' '));
+    const named = this.colours
+      .map((k) => ({ id: k.colour.id, score: k.colour.id === alias ? 3 : this.scoreColour(query, k) }))
+      .filter((c) => c.score > 0)
+      .map((c): LikeColour => ({ ...c, whole: c.score === 3 }));
+    return named.some((c) => c.score >= 2) ? named : this.withEveryday(query, named);
+  }
+
+  /** What everyday words mean comes before what they name by a later word: "grey" is a colour, and no word of a name. */
+  private withEveryday(query: readonly string[], named: readonly LikeColour[]): LikeColour[] {
+    const everyday = everydayColours(query, this.palette).map(({ id }, i) => ({
+      id,
+      score: 2 - i / 100,
+      whole: true,
+    }));
+    const known = new Set(everyday.map((c) => c.id));
+    return [...everyday, ...named.filter((c) => !known.has(c.id))];
   }
 }
 

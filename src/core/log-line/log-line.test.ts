@@ -74,6 +74,37 @@ const intents = (line: string): Intent[] =>
   });
 const one = (line: string): Intent => intents(line)[0]!;
 
+describe('colours by everyday words', () => {
+  it('are of what is on the model, where something of their family is', () => {
+    // There is no thunder or flint among the bricks: of the dark greys slate is there.
+    expect(one('-1 brick 1x2 grey').off[0]!.element).toBe(el('brick 1x2', 'ash'));
+    expect(one('-1 plate 2x3 white').off[0]!.element).toBe(el('plate 2x3', 'chalk'));
+  });
+
+  it('are what an import was told they mean, where it was', () => {
+    const lexicon = new Lexicon(
+      known,
+      palette,
+      new Map([
+        ['old grey', asId('dove')],
+        ['white', asId('milk')],
+      ]),
+    );
+    const told = (line: string) => understandLine(line, { ...context, lexicon }).clauses[0];
+    expect(told('+1 brick 1x4 old grey')).toMatchObject({
+      intent: { on: [{ element: el('brick 1x4', 'dove') }] },
+    });
+    expect(told('+1 brick 1x4 white')).toMatchObject({
+      intent: { on: [{ element: el('brick 1x4', 'milk') }] },
+    });
+  });
+
+  it('complete into the names that they may mean', () => {
+    const line = '~1 brick 1x2 ash > dark grey';
+    expect(completeAt(line, line.length, context).map((c) => c.text)[0]).toBe('slate');
+  });
+});
+
 describe('the forms of the log line', () => {
   it.each<[string, Partial<Intent>]>([
     ['-2 plate 2x3 chalk', { kind: 'remove', off: [{ element: el('plate 2x3', 'chalk'), qty: 2 }] }],
@@ -127,6 +158,15 @@ describe('the forms of the log line', () => {
         note: 'a note',
       },
     ],
+    ['+12 x brick 1x4 ash', { on: [{ element: el('brick 1x4', 'ash'), qty: 12 }] }],
+    ['+12x brick 1x4 ash', { on: [{ element: el('brick 1x4', 'ash'), qty: 12 }] }],
+    ['+12 × brick 1 x 4 ash', { on: [{ element: el('brick 1x4', 'ash'), qty: 12 }] }],
+    ['+brick 1x4 ash x12', { on: [{ element: el('brick 1x4', 'ash'), qty: 12 }] }],
+    ['+ 2 x 4 brick ash', { on: [{ element: el('brick 2x4', 'ash'), qty: 1 }] }],
+    ['+3 brick 1x4 white', { on: [{ element: el('brick 1x4', 'chalk'), qty: 3 }] }],
+    ['+3 dark grey brick 1x4', { on: [{ element: el('brick 1x4', 'slate'), qty: 3 }] }],
+    ['-1 brick 1x2 dark grey', { off: [{ element: el('brick 1x2', 'slate'), qty: 1 }] }],
+    ['~2 brick 1x2 light grey > dark red', { on: [{ element: el('brick 1x2', 'berry'), qty: 2 }] }],
     ['-2 plate 2x3 chalk to bin used', { destination: 'bin', condition: 'used' }],
   ])('%s', (line, expected) => expect(one(line)).toMatchObject(expected));
 

@@ -82,18 +82,32 @@ class ClauseReader {
 
   /** A quantity and the words that name an element, up to an operator or a trailing word. */
   private pieces(): TypedPieces | null {
+    const first = this.at;
     const start = this.peek()?.start ?? 0;
-    const qty = this.quantity();
+    const before = this.quantity();
+    const isBefore = this.at > first;
     const words = this.name();
     const end = words.at(-1)?.end ?? start;
+    // "brick 1x4 chalk x12": the quantity behind, as lists write it.
+    const last = words.at(-1);
+    const isBehind = !isBefore && words.length > 1 && last?.kind === 'word' && /^[x×]\d+$/i.test(last.text);
+    if (isBehind) words.pop();
+    const qty = isBehind && last ? this.checked(Number(last.text.slice(1)), last) : before;
     return words.length > 0 ? { qty, words, start, end } : null;
   }
 
+  /** "12", "12x" or "12 x"; 1 where there is none. "2 x 4" is a size. */
   private quantity(): number {
     const token = this.peek();
-    if (token?.kind !== 'word' || !/^\d+$/.test(token.text)) return 1;
-    this.at++;
-    const qty = Number(token.text);
+    if (token?.kind !== 'word' || !/^\d+[x×]?$/i.test(token.text)) return 1;
+    const [times, next] = [this.tokens[this.at + 1], this.tokens[this.at + 2]];
+    const spaced = times?.kind === 'word' && /^[x×]$/i.test(times.text);
+    if (spaced && next?.kind === 'word' && /^\d+$/.test(next.text)) return 1;
+    this.at += spaced ? 2 : 1;
+    return this.checked(parseInt(token.text, 10), token);
+  }
+
+  private checked(qty: number, token: Token): number {
     if (qty < 1 || qty > MAX_QTY)
       this.problems.push({ problem: 'quantity', text: token.text, start: token.start, end: token.end });
     return qty;

@@ -66,7 +66,7 @@ function looseHits(words: readonly string[], lexicon: Lexicon, print: string | u
   for (let cut = 1; cut < words.length && cut <= 4; cut++) {
     const tail = lexicon.coloursLike(words.slice(-cut).flatMap(colourWords));
     if (tail.length > 0) hits.push(...combine(partHits(words.slice(0, -cut), lexicon), tail, lexicon, print));
-    const head = lexicon.coloursLike(words.slice(0, cut).flatMap(colourWords)).filter((c) => c.score === 3);
+    const head = lexicon.coloursLike(words.slice(0, cut).flatMap(colourWords)).filter((c) => c.whole);
     if (head.length > 0)
       hits.push(...combine(partHits(words.slice(cut), lexicon), head, lexicon, print).map(lessLikely));
   }

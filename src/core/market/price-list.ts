@@ -55,7 +55,7 @@ export function readPriceList(
     if (!part.read) return wrong('part');
     const colour = matchColour(cell('colour'), palette);
     // A colour that is only near is somebody's guess, and no colour to buy by.
-    if (colour.how !== 'exact' && colour.how !== 'loose') return wrong('colour');
+    if (colour.how === 'unknown' || colour.how === 'near') return wrong('colour');
     const price = readMoney(cell('price'));
     if (price === undefined) return wrong('price');
     const stock = Number(cell('stock'));

@@ -8,6 +8,7 @@ describe('a typed lot', () => {
   it.each([
     ['12 brick 1x2 ash', { qty: 12, part: 'brick 1x2', colour: 'ash', condition: null }],
     ['3 Plate 1 x 4 brick-red used', { qty: 3, part: 'plate 1x4', colour: 'brick-red', condition: 'used' }],
+    ['7 brick 1x2 dark grey', { qty: 7, part: 'brick 1x2', colour: 'slate', condition: null }],
     ['1 slope 45 2x1 brick red', { qty: 1, part: 'slope 45 2x1', colour: 'brick-red', condition: null }],
   ])('%s', (text, value) => expect(read(text)).toEqual({ ok: true, value }));
 

@@ -1,4 +1,4 @@
-import type { Colour } from '../colour';
+import { everydayColours, type Colour } from '../colour';
 import { CONDITIONS, type Condition } from '../ledger';
 import { readPartName } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
@@ -43,7 +43,8 @@ export function readTypedLot(
   for (let from = 1; from < rest.length; from++) {
     const named = rest.slice(from).join('-');
     const exact = palette.filter((c) => c.id === named);
-    const found = exact.length > 0 ? exact : palette.filter((c) => c.id.startsWith(named));
+    const begun = exact.length > 0 ? exact : palette.filter((c) => c.id.startsWith(named));
+    const found = begun.length > 0 ? begun : everydayColours(rest.slice(from), palette).slice(0, 1);
     if (found.length === 0 || !asPart(from).read) continue;
     if (found.length > 1)
       return fail({ reason: 'which colour', text: named, choices: found.map((c) => c.id).slice(0, 6) });
