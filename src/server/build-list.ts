@@ -14,7 +14,7 @@ export interface ListedBuild extends BuildSummary {
 }
 
 /** To be raised whenever a figure of the summary comes to mean something else. */
-const SUMMARY_VERSION = 2;
+const SUMMARY_VERSION = 3;
 
 /** What is kept of a build's books, so that a list of hundreds opens none of them. */
 interface BuildSummary {
@@ -25,6 +25,8 @@ interface BuildSummary {
   readonly shipped: number;
   readonly net: number;
   readonly outOfPocket: number;
+  /** Pieces paid for at a price that is not known. */
+  readonly boughtUnpriced: number;
   readonly worth: number;
   /** Pieces that `worth` leaves out, having no known price. */
   readonly unpriced: number;
@@ -135,6 +137,7 @@ function summaryOf({ db }: Handle, id: BuildId): BuildSummary {
     outOfPocket: figures.outOfPocket,
     worth: figures.worthIn,
     unpriced: figures.unpriced,
+    boughtUnpriced: figures.boughtUnpriced,
     sparesLeft: figures.sparesLeft,
     modifications: modifications.length,
     planned: entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,

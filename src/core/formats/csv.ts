@@ -69,6 +69,7 @@ export const WORKLOG_COLUMNS = [
   'net',
   'out of pocket',
   'worth',
+  'without a price',
   'hidden',
   'note',
   'logged',
@@ -100,8 +101,9 @@ export function worklogCsv(context: FileContext, entries: readonly Entry[]): str
       part.recoloured,
       part.renewed,
       part.net,
-      moneyAsDecimal(part.outOfPocket),
-      moneyAsDecimal(part.worthIn),
+      known(part.outOfPocket, part.boughtUnpriced),
+      known(part.worthIn, part.unpriced),
+      part.unpriced,
       e.hidden ? 'yes' : '',
       e.note,
       e.loggedAt,
@@ -109,6 +111,10 @@ export function worklogCsv(context: FileContext, entries: readonly Entry[]): str
   });
   return writeCsv(WORKLOG_COLUMNS, rows);
 }
+
+/** What is known of a sum; nothing where no piece of it has a price, since that is not 0.00. */
+const known = (sum: number, unpriced: number): string =>
+  sum === 0 && unpriced > 0 ? '' : moneyAsDecimal(sum);
 
 function zoneName(context: FileContext, entry: Entry): string {
   const ids = new Set(

@@ -28,7 +28,10 @@ export interface DraftContext {
   readonly planned: Books;
   readonly rootZone: ZoneId;
   readonly trays: readonly TrayId[];
+  /** The build's boxes to break up, in the order in which they are taken from. */
   readonly donors: readonly CopyId[];
+  /** True where the build takes from its own boxes and spares, and from nowhere else unless that is said. */
+  readonly boxesOnly: boolean;
   readonly orders: readonly OrderId[];
   readonly priceOf: PriceOf;
   /** What is kept together, and so is not there to be taken. */
@@ -52,6 +55,8 @@ export type DraftProblem =
       readonly elsewhere: readonly Whereabouts[];
       readonly zone: ZoneId;
       readonly source: SourceChoice | null;
+      /** True where it was looked for in the build's boxes and spares, to which the build is bound. */
+      readonly boxesOnly: boolean;
     }
   | { readonly reason: 'nothing to do' }
   | { readonly reason: 'same zone' }
@@ -155,7 +160,10 @@ class Drafting {
     return sparesAccount(this.books.context.build);
   }
 
-  /** Pieces join the model from the named source, or from spares, then own parts, and the rest is to buy. */
+  /**
+   * Pieces join the model from the named source; or from spares, then the build's boxes, then own parts, and the rest is
+   * bought. A build that is bound to its boxes takes from there and says what they lack.
+   */
   private putOn({ element, qty }: Pieces): DraftProblem | undefined {
     const { source } = this.intent;
     const to = modelAccount(this.zone);
@@ -169,9 +177,17 @@ class Drafting {
       }
     }
     if (left === 0) return undefined;
-    if (source === null || source === 'outside') return this.buy(element, left, to);
-    if (this.intent.planned) return this.overdraw(element, left, to);
+    if (this.mayBuy()) return this.buy(element, left, to);
+    if (this.intent.planned && (source === 'spares' || source === 'stock' || source === 'order'))
+      return this.overdraw(element, left, to);
     return this.shortage('not at hand', element, qty, qty - left);
+  }
+
+  /** A price says that it is bought, also for a build that is bound to its boxes. */
+  private mayBuy(): boolean {
+    const { source, price } = this.intent;
+    if (source !== null) return source === 'outside';
+    return price !== null || !this.context.boxesOnly;
   }
 
   private buy(element: ElementKey, qty: number, to: AccountKey): undefined {
@@ -183,7 +199,7 @@ class Drafting {
     return undefined;
   }
 
-  /** A plan may call for more than a place has: that is what the need list is made of. */
+  /** A plan may call for more than a place has: that is what the need list is made of. A box never holds more. */
   private overdraw(element: ElementKey, qty: number, to: AccountKey): DraftProblem | undefined {
     const from = this.sourceAccounts()[0];
     if (!from) return this.shortage('not at hand', element, qty, 0);
@@ -195,15 +211,17 @@ class Drafting {
   private sourceAccounts(): AccountKey[] {
     const spares = sparesAccount(this.books.context.build);
     const stock = this.context.trays.map(stockAccount);
+    const boxes = this.context.donors.map(donorAccount);
     switch (this.intent.source) {
       case null:
-        return this.intent.price === null ? [spares, ...stock] : [];
+        if (this.intent.price !== null) return [];
+        return this.context.boxesOnly ? [spares, ...boxes] : [spares, ...boxes, ...stock];
       case 'spares':
         return [spares];
       case 'stock':
         return stock;
       case 'donor':
-        return this.context.donors.map(donorAccount);
+        return boxes;
       case 'order':
         return this.context.orders.map(orderAccount);
       case 'outside':
@@ -226,7 +244,9 @@ class Drafting {
     there: number,
   ): DraftProblem {
     const elsewhere = whereabouts(this.books, element, this.context.kept);
-    return { reason, element, wanted, there, elsewhere, zone: this.zone, source: this.intent.source };
+    const { source } = this.intent;
+    const boxesOnly = this.context.boxesOnly && source === null;
+    return { reason, element, wanted, there, elsewhere, zone: this.zone, source, boxesOnly };
   }
 }
 

@@ -30,6 +30,7 @@ export const FIGURES = [
   'fromOrder',
   'bought',
   'unpriced',
+  'boughtUnpriced',
   'outOfPocket',
   'worthIn',
   'worthOut',
@@ -112,7 +113,7 @@ function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   }
   sums.worthIn += (m.worth ?? 0) * pieces;
   if (m.worth === null) sums.unpriced += pieces;
-  if (place === 'outside') sums.outOfPocket += (m.worth ?? 0) * pieces;
+  if (place === 'outside') countPaid(sums, m, pieces);
 }
 
 /** A piece leaves the model. */
@@ -137,7 +138,11 @@ function countAside(sums: Figures, entry: Entry, m: Movement, pieces: number, fr
     sums.passedOn += pieces;
     sums.sparesLeft -= pieces;
   }
-  if (entry.kind !== 'order') return;
-  sums.outOfPocket += (m.worth ?? 0) * pieces;
-  if (m.worth === null) sums.unpriced += pieces;
+  if (entry.kind === 'order') countPaid(sums, m, pieces);
+}
+
+/** Pieces that money was paid for: how much, or that it is not known. */
+function countPaid(sums: Figures, m: Movement, pieces: number): void {
+  if (m.worth === null) sums.boughtUnpriced += pieces;
+  else sums.outOfPocket += m.worth * pieces;
 }

@@ -27,7 +27,7 @@ export interface Intent {
   /** Null = the modification's own zone. */
   readonly zone: ZoneId | null;
   readonly toZone: ZoneId | null;
-  /** Null = spares, then own parts, then to buy. */
+  /** Null = spares, then the build's boxes, then own parts, then to buy. */
   readonly source: SourceChoice | null;
   /** Null = spares. */
   readonly destination: DestinationChoice | null;

@@ -1,6 +1,7 @@
 import type { ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
-import { sparesAccount, type AccountKey, placeOf } from '../places';
+import { donorAccount, sparesAccount, type AccountKey, placeOf } from '../places';
+import type { BalanceRow } from './balances';
 import type { Books, Scope } from './books';
 import type { Figure, Figures } from './figures';
 import type { Grade } from '../places';
@@ -30,18 +31,30 @@ export interface Tally {
   readonly sparesWorth: Minor;
   /** Spares that the price book has no price for. */
   readonly sparesUnpriced: number;
+  /** What lies in the build's boxes that are broken up, unused; for a build only. */
+  readonly inBoxes: { readonly pieces: number; readonly worth: Minor; readonly unpriced: number };
 }
+
+const NOTHING_IN_BOXES = { pieces: 0, worth: 0, unpriced: 0 };
 
 /** The tally of a scope, in the books' view. */
 export function takeTally(books: Books, scope: Scope, priceOf: PriceOf): Tally {
   const figures = books.figures(scope);
-  if (scope.of !== 'build') return { figures, sparesWorth: 0, sparesUnpriced: 0 };
+  if (scope.of !== 'build') return { figures, sparesWorth: 0, sparesUnpriced: 0, inBoxes: NOTHING_IN_BOXES };
   const spares = sparesAccount(books.context.build);
-  const { worth, unpriced } = worthOf(
-    books.balances.rows((a) => a === spares),
-    (row) => priceOf(row.element, row.grade),
+  const worthAt = (rows: Iterable<BalanceRow>) => worthOf(rows, (row) => priceOf(row.element, row.grade));
+  const { worth, unpriced } = worthAt(books.balances.rows((a) => a === spares));
+  return { figures, sparesWorth: worth, sparesUnpriced: unpriced, inBoxes: inBoxes(books, worthAt) };
+}
+
+/** What the build's own boxes still hold: another build's box is not this one's left-over. */
+function inBoxes(books: Books, worthAt: (rows: Iterable<BalanceRow>) => { worth: Minor; unpriced: number }) {
+  const { copies, build } = books.context;
+  const own = new Set<AccountKey>(
+    [...copies.values()].flatMap((c) => (c.build === build ? [donorAccount(c.id)] : [])),
   );
-  return { figures, sparesWorth: worth, sparesUnpriced: unpriced };
+  const rows = [...books.balances.rows((a) => own.has(a))].filter((r) => r.qty > 0);
+  return { pieces: rows.reduce((s, r) => s + r.qty, 0), ...worthAt(rows) };
 }
 
 /**

@@ -195,6 +195,7 @@ export function draftContext(built: Books, planned: Books): DraftContext {
     rootZone: asId<ZoneId>('z0'),
     trays: TRAYS,
     donors: [DONOR],
+    boxesOnly: false,
     orders: [ORDER],
     priceOf,
     kept: NOTHING_KEPT,

@@ -1,4 +1,4 @@
-import { PALETTE, makeColour, type Colour } from '../colour';
+import { colourWords, PALETTE, makeColour, type Colour } from '../colour';
 import { Lexicon, type CallContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
@@ -196,8 +196,15 @@ export class Workbench {
   }
 
   get lexicon(): Lexicon {
-    this.words ??= new Lexicon(this.known, this.palette);
+    this.words ??= new Lexicon(this.known, this.palette, this.aliases());
     return this.words;
+  }
+
+  /** What colour names of other lists were said to mean, by their words. */
+  private aliases(): Map<string, ColourId> {
+    return new Map(
+      [...this.records.colourAlias.values()].map((a) => [colourWords(a.id).join(' '), a.colour]),
+    );
   }
 
   get elements(): ReadonlySet<ElementKey> {
@@ -228,7 +235,11 @@ export class Workbench {
       planned: this.planned,
       rootZone: this.rootZone.id,
       trays: [...this.records.tray.values()].sort(byPosition).map((t) => t.id),
-      donors: [...this.records.copy.values()].filter((c) => c.role === 'donor').map((c) => c.id),
+      donors: [...this.records.copy.values()]
+        .filter((c) => c.role === 'donor')
+        .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1))
+        .map((c) => c.id),
+      boxesOnly: this.records.buildSources.get(this.build)?.boxesOnly ?? false,
       orders: [...this.records.order.values()].map((o) => o.id),
       priceOf: this.priceOf,
       kept: this.kept,

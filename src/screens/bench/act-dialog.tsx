@@ -10,7 +10,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF, Mark } from '@/ui/mark';
-import { money, signed } from '@/ui/numbers';
+import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords } from '../words/log-line';
 import { sourceWords } from './entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
@@ -190,9 +190,9 @@ function Preview({ line, reading }: { line: string; reading: ReturnType<typeof r
       {trouble && <p role="alert">▲ {draftProblemWords(trouble, records)}</p>}
       {entry && reading?.effect && (
         <p className="text-soft">
-          {sourceWords(entry)} · net {signed(reading.effect.alone.net)} ·{' '}
-          {money(reading.effect.alone.outOfPocket)} · then {reading.effect.planned.figures.onModel} on the
-          model as planned
+          {sourceWords(entry, records)} · net {signed(reading.effect.alone.net)} ·{' '}
+          {priced(reading.effect.alone.outOfPocket, reading.effect.alone.boughtUnpriced)} · then{' '}
+          {reading.effect.planned.figures.onModel} on the model as planned
         </p>
       )}
     </div>

@@ -46,6 +46,24 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
             is={f.in}
             onClick={() => onOpen('in')}
           />
+          {f.missing > 0 && (
+            <Big
+              value={`− ${count(f.missing)}`}
+              words="missing"
+              was={now.figures.missing}
+              is={f.missing}
+              onClick={() => onOpen('missing')}
+            />
+          )}
+          {f.missingReplaced > 0 && (
+            <Big
+              value={`+ ${count(f.missingReplaced)}`}
+              words="replaced"
+              was={now.figures.missingReplaced}
+              is={f.missingReplaced}
+              onClick={() => onOpen('missingReplaced')}
+            />
+          )}
           <Big
             value={`= ${count(f.onModel)}`}
             words="on the model"
@@ -114,8 +132,6 @@ function Asides({ tally: { figures: f }, onOpen }: { tally: Tally; onOpen: (figu
     ['recoloured', 'recoloured'],
     ['renewed', 'renewed'],
     ['replaced', 'placeholders replaced'],
-    ['missing', 'missing'],
-    ['missingReplaced', 'replaced'],
   ];
   if (asides.every(([figure]) => f[figure] === 0))
     return <span className="text-faint min-h-6 text-[12px]">none recoloured or renewed</span>;
@@ -177,7 +193,9 @@ function CostCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (f
         <span className={clsx('figure-md', moved && 'underline decoration-dotted underline-offset-4')}>
           {money(f.outOfPocket)}
         </span>
-        <span className="text-faint text-[12px]">out of pocket</span>
+        <span className="text-faint text-[12px]">
+          {f.boughtUnpriced > 0 && `+ ${count(f.boughtUnpriced)} without a price `}out of pocket
+        </span>
       </button>
       <button
         type="button"
@@ -213,6 +231,12 @@ function SparesCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: 
       >
         {count(f.usedAgain)} went back in · {priced(shown.sparesWorth, shown.sparesUnpriced)}
       </button>
+      {shown.inBoxes.pieces > 0 && (
+        <span className="text-soft text-[12px]">
+          {count(shown.inBoxes.pieces)} more in its boxes ·{' '}
+          {priced(shown.inBoxes.worth, shown.inBoxes.unpriced)}
+        </span>
+      )}
     </div>
   );
 }

@@ -93,19 +93,22 @@ function Sources({ title, figures: f }: { title: string; figures: Figures }) {
 
 function Costs({ figures: f }: { figures: Figures }) {
   const rows: [string, string][] = [
-    ['Out of pocket', money(f.outOfPocket)],
+    ['Out of pocket', priced(f.outOfPocket, f.boughtUnpriced)],
     ['of it postage and donor boxes', money(f.sharedCost)],
-    ['Worth of all that goes in', money(f.worthIn)],
-    ['less what comes back to hand', money(f.worthIn - f.worthBack)],
+    ['Worth of all that goes in', priced(f.worthIn, f.unpriced)],
+    ['of it comes back to hand', money(f.worthBack)],
+    ['Worth that stays in', money(f.worthIn - f.worthBack)],
   ];
   return (
     <section className="border-rule border-t pt-3">
       <h2 className="mb-1">What it costs, both ways</h2>
       <dl className="grid grid-cols-[1fr_auto] gap-x-2">
-        {rows.map(([words, amount], i) => (
+        {rows.map(([words, amount]) => (
           <div key={words} className="contents">
-            <dt className={i % 2 ? 'text-faint' : ''}>{words}</dt>
-            <dd className={i % 2 ? 'text-faint text-right' : 'text-right font-semibold'}>{amount}</dd>
+            <dt className={words.startsWith('of it') ? 'text-faint' : ''}>{words}</dt>
+            <dd className={words.startsWith('of it') ? 'text-faint text-right' : 'text-right font-semibold'}>
+              {amount}
+            </dd>
           </div>
         ))}
       </dl>

@@ -18,6 +18,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
   const marked = useBuild((s) => s.marked.has(entry.id));
   const editing = useBuild((s) => s.editing === entry.id);
   const all = useBuild((s) => s.marked);
+  const records = useBuild((s) => s.workbench.records);
   const set = useBuild((s) => s.set);
   const toggle = () => {
     const next = new Set(all);
@@ -62,7 +63,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
       </span>
       <span className="text-soft text-right text-[12px] max-sm:max-w-24">
         {entry.state === 'planned' && <PlannedChip entry={entry} />}{' '}
-        {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry)}
+        {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry, records)}
       </span>
       <RowMenu entry={entry} dialogs={dialogs} />
     </li>

@@ -29,6 +29,8 @@ const TITLES: Partial<Record<Figure, string>> = {
   missingReplaced: 'Pieces replaced',
   outOfPocket: 'Out of pocket',
   worthIn: 'Worth of all that went in',
+  unpriced: 'Pieces that went in without a price',
+  boughtUnpriced: 'Pieces bought without a known price',
   sparesLeft: 'Spares still at hand',
   usedAgain: 'Spares used again',
 };

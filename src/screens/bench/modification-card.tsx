@@ -171,12 +171,18 @@ function Numbers({ figures: f, dialogs, scope, entries }: NumbersProps) {
       </button>
       <button
         type="button"
-        className="w-20 hover:underline max-sm:w-14"
+        className="w-24 hover:underline max-sm:w-14"
         onClick={() => dialogs.open({ dialog: 'figure', figure: 'outOfPocket', scope })}
       >
         <b className="font-head block text-[15px] leading-tight">{money(f.outOfPocket)}</b>
         <span className="text-soft block text-[12px] max-sm:hidden">
-          {buys > 0 ? `buy ${count(buys)}` : f.outOfPocket > 0 ? 'bought' : 'own parts'}
+          {f.boughtUnpriced > 0
+            ? `+ ${count(f.boughtUnpriced)} without a price`
+            : buys > 0
+              ? `buy ${count(buys)}`
+              : f.outOfPocket > 0
+                ? 'bought'
+                : 'own parts'}
         </span>
       </button>
     </span>

@@ -6,7 +6,7 @@ import { offPieces, onPieces, zoneOf, type DraftProblem, type Entry } from '@/co
 import { elementName, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
-import { money, signed } from '@/ui/numbers';
+import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords, unknownWords } from '../words/log-line';
 import { useBuild } from '../common/build-store';
 import { sourceWords } from './entry-words';
@@ -43,7 +43,8 @@ export function Understood({ reading, line, onChoose }: UnderstoodProps) {
       </div>
       {reading.effect && (
         <b className="whitespace-nowrap">
-          net {signed(reading.effect.alone.net)} · {money(reading.effect.alone.outOfPocket)}
+          net {signed(reading.effect.alone.net)} ·{' '}
+          {priced(reading.effect.alone.outOfPocket, reading.effect.alone.boughtUnpriced)}
         </b>
       )}
     </>
@@ -149,6 +150,7 @@ function Choices({
 }
 
 function EntrySays({ entry }: { entry: Entry }) {
+  const records = useBuild((s) => s.workbench.records);
   const [off, on] = [offPieces(entry), onPieces(entry)];
   const main = on[0] ?? off[0];
   if (!main) return null;
@@ -164,7 +166,7 @@ function EntrySays({ entry }: { entry: Entry }) {
       />
       <span>
         {elementName(main.element)}
-        <span className="text-soft">, {sourceWords(entry)}</span>
+        <span className="text-soft">, {sourceWords(entry, records)}</span>
       </span>
     </span>
   );

@@ -7,7 +7,7 @@ import type { Builds, ListedBuild } from '@/server/build-list';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, money, signed, priced } from '@/ui/numbers';
+import { count, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
 import { useBuilds } from './use-builds';
@@ -133,7 +133,7 @@ function BuildCard({ build: b }: { build: ListedBuild }) {
             <Fact words="on the model" value={count(b.onModel)} aside={`net ${signed(b.net)}`} />
             <Fact
               words="out of pocket"
-              value={money(b.outOfPocket)}
+              value={priced(b.outOfPocket, b.boughtUnpriced)}
               aside={`worth ${priced(b.worth, b.unpriced)}`}
             />
             <Fact

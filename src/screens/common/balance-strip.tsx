@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { takeTally, type Tally } from '@/core/ledger';
-import { count, money, signed } from '@/ui/numbers';
+import { count, signed, priced } from '@/ui/numbers';
 import { useBuild } from './build-store';
 
 /** The balance as built and as planned, in one line: always in sight. `trying` is what it would be with what is chosen. */
@@ -30,9 +30,10 @@ export function BalanceStrip({ trying }: { trying?: Tally | null }) {
       </span>
       <span className={trying ? 'underline decoration-dotted underline-offset-4' : ''}>
         as planned <b>{count(planned.onModel)}</b>, net <b>{signed(planned.net)}</b>,{' '}
-        <b>{money(planned.outOfPocket)}</b> out of pocket, <b>{money(planned.worthIn)}</b> with own parts,{' '}
-        <b>{count(planned.recoloured)}</b> recoloured, <b>{count(planned.renewed)}</b> renewed,{' '}
-        <b>{count(planned.sparesLeft)}</b> {planned.sparesLeft === 1 ? 'spare' : 'spares'}
+        <b>{priced(planned.outOfPocket, planned.boughtUnpriced)}</b> out of pocket,{' '}
+        <b>{priced(planned.worthIn, planned.unpriced)}</b> with own parts, <b>{count(planned.recoloured)}</b>{' '}
+        recoloured, <b>{count(planned.renewed)}</b> renewed, <b>{count(planned.sparesLeft)}</b>{' '}
+        {planned.sparesLeft === 1 ? 'spare' : 'spares'}
       </span>
       <Link href={`/builds/${workbench.build}`} className="text-soft ml-auto underline">
         open in the bench

@@ -8,6 +8,7 @@ import {
   openPlaceholders,
   sparesAccount,
   takeTally,
+  type Tally,
   type Books,
   type Figures,
   type Scope,
@@ -49,8 +50,10 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
                 <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
               </p>
               <h1 className="text-[24px] leading-tight">
-                {pieces(f.onModel)} on the model, net {signed(f.net)}, for {money(f.outOfPocket)};{' '}
-                {count(f.sparesLeft)} {f.sparesLeft === 1 ? 'spare' : 'spares'} left.
+                {pieces(f.onModel)} on the model, net {signed(f.net)}, for{' '}
+                {priced(f.outOfPocket, f.boughtUnpriced)}; {count(f.sparesLeft)}{' '}
+                {f.sparesLeft === 1 ? 'spare' : 'spares'} left
+                {tally.inBoxes.pieces > 0 && `, ${count(tally.inBoxes.pieces)} more in its boxes`}.
               </h1>
               <p className="text-soft mt-1">
                 {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
@@ -71,6 +74,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
           <Costs
             figures={f}
             spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
+            boxes={tally.inBoxes}
             paid={copies.filter((c) => c.role === 'base').reduce((s, c) => s + c.price, 0)}
           />
           <ByPart
@@ -124,19 +128,33 @@ const phaseParts = (workbench: Workbench): Part[] => [
   { name: 'in no phase', scope: { of: 'phase', phase: null } },
 ];
 
-function Costs({ figures, spares, paid }: { figures: Figures; spares: string; paid: number }) {
+function Costs({
+  figures,
+  spares,
+  boxes,
+  paid,
+}: {
+  figures: Figures;
+  spares: string;
+  boxes: Tally['inBoxes'];
+  paid: number;
+}) {
   const cost = costsOf(figures);
   const cells: [string, string, string][] = [
-    [money(cost.outOfPocket), 'out of pocket', `of it ${money(figures.sharedCost)} postage and donor boxes`],
+    [
+      priced(cost.outOfPocket, figures.boughtUnpriced),
+      'out of pocket',
+      `of it ${money(figures.sharedCost)} postage and donor boxes`,
+    ],
     [
       priced(cost.worth, figures.unpriced),
       'worth of what went in',
-      `${money(cost.worthLessBack)} less what came back`,
+      `${money(figures.worthBack)} of it came back to hand, which leaves ${money(cost.worthLessBack)}`,
     ],
     [
       `${count(figures.sparesLeft)}`,
       'spares left',
-      `worth ${spares}, ${count(figures.usedAgain)} used again`,
+      `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
     ],
     [money(paid), 'paid for the boxes', 'not in the cost of the mod'],
   ];
@@ -160,7 +178,7 @@ const COLUMNS: readonly [string, (f: Figures) => string][] = [
   ['renewed', (f) => count(f.renewed)],
   ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
   ['net', (f) => signed(f.net)],
-  ['out of pocket', (f) => money(f.outOfPocket)],
+  ['out of pocket', (f) => priced(f.outOfPocket, f.boughtUnpriced)],
   ['worth', (f) => priced(f.worthIn, f.unpriced)],
   ['spares', (f) => signed(f.sparesLeft)],
 ];

@@ -58,7 +58,9 @@ export function draftProblemWords(p: DraftProblem, records: RecordSet): string {
     case 'not at hand': {
       const name = elementName(p.element);
       const zone = records.zone.get(p.zone)?.name ?? 'the model';
-      const where = `in ${p.reason === 'not on the model' ? zone : placeText(p.source ?? 'stock')}`;
+      const where = p.boxesOnly
+        ? 'in the spares and boxes that this build is bound to'
+        : `in ${p.reason === 'not on the model' ? zone : placeText(p.source ?? 'stock')}`;
       const elsewhere = p.elsewhere.map((w) => `${w.qty} in ${placeName(w.account, records)}`);
       const rest =
         elsewhere.length > 0 ? ` Elsewhere: ${list(elsewhere.slice(0, 4))}.` : ' There are none elsewhere.';

@@ -62,10 +62,16 @@ export function rowFaultWords(f: RowFault): string {
   }
 }
 
-export const rowNoteWords = (n: RowNote): string =>
-  n.note === 'nearest colour'
-    ? `${n.text} taken as the nearest, ${differenceWords(n.deltaE)}`
-    : 'Shape not read: the name is kept as written';
+export function rowNoteWords(n: RowNote): string {
+  switch (n.note) {
+    case 'nearest colour':
+      return `${n.text} taken as the nearest, ${differenceWords(n.deltaE)}`;
+    case 'everyday colour':
+      return `${short(n.text)} taken as the colour of that name that looks most like it`;
+    case 'name kept as written':
+      return 'Shape not read: the name is kept as written';
+  }
+}
 
 const short = (id: string): string => `“${id.slice(0, 30)}”`;
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -119,7 +119,7 @@ describe('every problem of the log line has a sentence', () => {
 
 describe('every reason why something cannot be done has a sentence', () => {
   const element = el('plate 2x3', 'chalk');
-  const short = { element, wanted: 4, there: 1, zone: ZONES[1]!.id, source: null };
+  const short = { element, wanted: 4, there: 1, zone: ZONES[1]!.id, source: null, boxesOnly: false };
   const problems: DraftProblem[] = [
     {
       reason: 'not on the model',
@@ -130,6 +130,7 @@ describe('every reason why something cannot be done has a sentence', () => {
       ],
     },
     { reason: 'not at hand', ...short, source: 'stock', there: 0, elsewhere: [] },
+    { reason: 'not at hand', ...short, there: 0, elsewhere: [], boxesOnly: true },
     { reason: 'nothing to do' },
     { reason: 'same zone' },
     { reason: 'same colour', element },
@@ -205,6 +206,7 @@ describe('every fault of a file has a sentence', () => {
 
   it('row notes and the other files', () => {
     expect(rowNoteWords({ note: 'nearest colour', text: '#aabbcc', deltaE: 3.14159 })).toContain('ΔE 3.1');
+    expect(rowNoteWords({ note: 'everyday colour', text: 'dark grey' })).toContain('“dark grey”');
     expect(rowNoteWords({ note: 'name kept as written' })).toContain('as written');
     for (const f of [
       { fault: 'not json' },
