@@ -1,4 +1,5 @@
 import { expect, test } from './test';
+import { balance, BLOCK, log, makeBuild } from './helpers';
 
 test('one line is logged by keyboard alone: the balance moves while it is typed, and is kept', async ({
   page,
@@ -26,4 +27,14 @@ test('one line is logged by keyboard alone: the balance moves while it is typed,
   await expect(balance).toContainText('24 recoloured');
   await page.getByRole('button', { name: /^Undo: log -2 brick/ }).click();
   await expect(balance).toContainText('18 recoloured');
+});
+
+test('a line where no modification is chosen begins one, named from what it does', async ({ page }) => {
+  await makeBuild(page, 'Begun by a line', BLOCK);
+  await log(page, '-2 brick 1x2 light grey @porch');
+  await expect(page.getByRole('button', { name: /2 brick 1x2 ash removed/ })).toBeVisible();
+  await expect(balance(page)).toContainText('− 2');
+  await page.getByRole('button', { name: /^Undo: log -2/ }).click();
+  await expect(page.getByRole('button', { name: /2 brick 1x2 ash removed/ })).toBeHidden();
+  await expect(balance(page)).toContainText('− 0');
 });

@@ -8,6 +8,9 @@ const DATA = 'test-results/restart-data';
 const env = { ...process.env, EVARN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' };
 
 async function start(): Promise<ChildProcess> {
+  // What an earlier run left on the port would answer in place of this one, with pages of another build.
+  const other = await fetch(`http://127.0.0.1:${PORT}/`).catch(() => null);
+  if (other) throw new Error(`something else answers on port ${PORT}: stop it first`);
   const server = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],

@@ -1,5 +1,5 @@
 import type { LabD65 } from './colour';
-import { deltaE00 } from './match';
+import { deltaE00 } from './delta-e';
 
 /** What a colour difference is made of. Lab units, signed as sample less reference unless said otherwise. */
 export interface DifferenceParts {

@@ -1,5 +1,5 @@
 import { labOfHex, type Colour, type ColourFamily, type Finish, type LabD65 } from './colour';
-import { deltaE00 } from './match';
+import { deltaE00 } from './delta-e';
 
 /** What an everyday word for a colour means: the families it may be of, nearest first, and about how it looks. */
 interface Everyday {

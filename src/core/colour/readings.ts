@@ -1,6 +1,6 @@
 import { assert } from '../shared/assert';
 import type { LabD65 } from './colour';
-import { deltaE00 } from './match';
+import { deltaE00 } from './delta-e';
 
 /** A colour averaged from several readings. */
 export interface AveragedLab {

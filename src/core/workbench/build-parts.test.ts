@@ -4,6 +4,9 @@ import { el } from '../testing/world';
 import { did, doneAndBack, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
 import {
   addPhase,
+  beginWithLine,
+  draftModification,
+  readLine,
   addZone,
   archiveBuild,
   deletePhase,
@@ -139,5 +142,31 @@ describe('a build and its what-ifs', () => {
     expect(workbench.records.whatIf.get(start.id)).toMatchObject({ name: 'All white' });
     expect(workbench.entries.filter((e) => e.whatIf === asId(start.id))).toEqual([]);
     expect(workbench.entries).toHaveLength(entries);
+  });
+});
+
+describe('a line where no modification is chosen', () => {
+  it('begins one in its zone, named from what it does, in one step that one undo takes back', () => {
+    const workbench = cabin();
+    const source = testSource('b');
+    const draft = draftModification(workbench, zoneId('Roof'), source);
+    const line = '-3 plate 1x2 ash, +1 brick 1x2 slate';
+    const reading = readLine(workbench, line, { modification: draft, planned: false });
+    expect(reading.ready).toBe(true);
+    expect(workbench.modifications).toEqual([]);
+    doneAndBack(workbench, beginWithLine(workbench, draft, reading, line, source));
+    expect(workbench.modifications).toMatchObject([
+      { id: draft.id, no: 1, zone: zoneId('Roof'), title: '3 plate 1x2 ash removed and more' },
+    ]);
+    expect(workbench.entriesIn(draft.id).map((e) => e.kind)).toEqual(['remove', 'add']);
+    expect(workbench.built.figures({ of: 'modification', modification: draft.id })).toMatchObject({
+      out: 3,
+      in: 1,
+    });
+  });
+
+  it('is the whole model’s where no zone is chosen', () => {
+    const workbench = cabin();
+    expect(draftModification(workbench, null, testSource()).zone).toBe(workbench.rootZone.id);
   });
 });

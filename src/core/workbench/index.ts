@@ -4,6 +4,7 @@ export { paletteOf, Workbench } from './workbench';
 export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';
 export type { Command, Source } from '../ledger';
+export { beginWithLine, draftModification } from './begin-with-line';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
 export { placeOrder, toBuy } from './order-commands';

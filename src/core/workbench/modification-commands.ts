@@ -17,7 +17,8 @@ export function addModification(
   return { id: made.id, label: `add modification ${title}`, diff: added('modification', made) };
 }
 
-function newModification(
+/** A modification as it begins, after all others. */
+export function newModification(
   workbench: Workbench,
   title: string,
   zone: ZoneId,

@@ -3,7 +3,15 @@
 import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { editEntry, logLine, readLine, type BuildSnapshot, type Workbench } from '@/core/workbench';
+import {
+  beginWithLine,
+  draftModification,
+  editEntry,
+  logLine,
+  readLine,
+  type BuildSnapshot,
+  type Workbench,
+} from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
@@ -50,7 +58,14 @@ function Bench() {
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [side, setSide] = useState<Side>('worklog');
   const background = useBackground();
-  const modification = selected ? workbench.records.modification.get(selected) : undefined;
+  const zone = useBuild((s) => s.zone);
+  const chosen = selected ? workbench.records.modification.get(selected) : undefined;
+  // Where none is chosen the line is read for one that it would begin.
+  const draft = useMemo(() => {
+    void version;
+    return chosen ? null : draftModification(workbench, zone, source());
+  }, [workbench, version, chosen, zone, source]);
+  const modification = chosen ?? draft;
   const old = editing ? workbench.records.entry.get(editing) : undefined;
   const readingOf = useCallback(
     (on: Workbench, text: string) =>
@@ -84,11 +99,12 @@ function Bench() {
     if (!asRead) await store.getState().learn();
     const now = store.getState().workbench;
     const said = asRead ? reading : readingOf(now, line);
-    if (!said?.ready)
-      return set({
-        notice: modification ? null : { text: 'Start a modification first: press N.', kind: 'refused' },
-      });
-    perform(old ? editEntry(old, said, source()) : logLine(now, said, line, source()));
+    if (!said?.ready) return set({ notice: null });
+    if (draft) {
+      const begun = beginWithLine(now, draft, said, line, source());
+      perform(begun);
+      set({ selected: begun.id });
+    } else perform(old ? editEntry(old, said, source()) : logLine(now, said, line, source()));
     // What was typed while it waited is the next line, and stays.
     if (store.getState().line === line) set({ line: '', editing: null });
     else set({ editing: null });
