@@ -56,7 +56,6 @@ const SHADES: Readonly<Record<string, 'light' | 'dark' | 'as it is'>> = {
 };
 const FINISH_WORDS: Readonly<Record<string, Finish>> = {
   transparent: 'clear',
-  trans: 'clear',
   clear: 'clear',
   metallic: 'metal',
   metal: 'metal',
