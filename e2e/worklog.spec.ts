@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { balance, BLOCK, log, makeBuild, startModification } from './helpers';
+import { balance, BLOCK, isAccessible, log, makeBuild, startModification } from './helpers';
 
 test.beforeEach(async ({ page }, info) => {
   await makeBuild(page, `Bench of ${info.title.slice(0, 40)}`, BLOCK);
@@ -76,13 +76,20 @@ test('orders: money is spent when placed, the pieces wait, and come onto the mod
   await log(page, '+10 tile 1x2 bark plan at 0.04');
   await page.getByRole('button', { name: 'Order these…' }).click();
   await page.getByLabel('Seller').fill('Someone');
-  await page.getByLabel('Postage').fill('1.99');
+  await page.getByLabel('Postage and fees').fill('1.99');
+  // What was really paid for each, and when; on which day it comes nobody said.
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('10 pieces, £2.39 with postage and fees');
+  await page.getByLabel('Price of one tile 1x2 bark').fill('0.07');
+  await expect(dialog).toContainText('£2.69 with postage and fees');
+  await page.getByLabel('Ordered on').fill('2026-11-02');
+  await isAccessible(page);
   await page.getByRole('button', { name: 'Order', exact: true }).click();
-  await expect(balance(page)).toContainText('£2.39');
+  await expect(balance(page)).toContainText('£2.69');
   await page.locator('[data-entry="1"]').focus();
   await page.keyboard.press('d');
   await expect(balance(page)).toContainText('+ 10');
-  await expect(balance(page)).toContainText('£2.39');
+  await expect(balance(page)).toContainText('£2.69');
 });
 
 test('zones, phases and modifications are added and renamed; commands are found by name', async ({

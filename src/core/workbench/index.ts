@@ -7,7 +7,7 @@ export type { Command, Source } from '../ledger';
 export { beginWithLine, draftModification } from './begin-with-line';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
-export { placeOrder, toBuy } from './order-commands';
+export { kindsToBuy, placeOrder, toBuy } from './order-commands';
 export {
   addModification,
   deleteModification,

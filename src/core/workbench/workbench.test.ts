@@ -3,6 +3,7 @@ import {
   added,
   changed,
   EMPTY_DIFF,
+  invertDiff,
   joinDiffs,
   placeOf,
   stepsOf,
@@ -16,6 +17,7 @@ import {
   deleteModification,
   deleteWhatIf,
   editEntry,
+  kindsToBuy,
   logLine,
   markDone,
   moveEntries,
@@ -182,6 +184,41 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
     expect(after.outOfPocket - before.outOfPocket).toBe(123);
     expect(after.in).toBe(before.in);
     expect(w.planned.balances.total('order:o-1' as never)).toBe(0);
+  });
+
+  it('orders at the prices that were paid, on the day it was done, and says where one is not known', () => {
+    const w = open();
+    const line =
+      '+4 tile 2x2 lagoon plan at 0.25; +2 tile 2x2 lagoon plan at 0.20; +3 brick 1x2 lagoon plan at 0.10';
+    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
+    const buying = toBuy(w.entries.filter((e) => e.id.startsWith('n-')));
+    const kinds = kindsToBuy(buying);
+    // Planned at two prices, a kind has none that could be shown for all of it.
+    expect(kinds.map(({ lot }) => [lot.element, lot.qty, lot.worth])).toEqual([
+      [el('tile 2x2', 'lagoon'), 6, null],
+      [el('brick 1x2', 'lagoon'), 3, 10],
+    ]);
+    const before = w.planned.figures({ of: 'modification', modification: m1.id });
+    const order = (prices: (readonly [string, number | null])[]) =>
+      placeOrder(
+        w,
+        buying,
+        { seller: 'Aunt Hester', postage: 50, due: '', placedAt: '2026-11-02', prices: new Map(prices) },
+        { newId: countingIds('o'), now: '2026-11-24' },
+      );
+    const spent = (prices: (readonly [string, number | null])[]) => {
+      const { diff } = order(prices);
+      w.apply(diff);
+      const f = w.planned.figures({ of: 'modification', modification: m1.id });
+      const order1 = w.records.order.get('o-1');
+      w.apply(invertDiff(diff));
+      expect(order1).toMatchObject({ seller: 'Aunt Hester', placedAt: '2026-11-02', due: '' });
+      return [f.outOfPocket - before.outOfPocket, f.boughtUnpriced - before.boughtUnpriced];
+    };
+    expect(spent([])).toEqual([50, 0]);
+    expect(spent([[kinds[0]!.key, 30]])).toEqual([50 + 6 * 30 - 4 * 25 - 2 * 20, 0]);
+    expect(spent([[kinds[1]!.key, null]])).toEqual([50 - 30, 3]);
+    expect(w.planned.figures({ of: 'modification', modification: m1.id })).toEqual(before);
   });
 
   it('keeps a what-if apart until it is adopted, and forgets a dropped one', () => {

@@ -3,13 +3,13 @@
 import { useState } from 'react';
 import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { outlookOf, type Outlook } from '@/core/market';
+import { daysBetween, outlookOf, type Outlook } from '@/core/market';
 import { awaited, boxOf, type ParcelNews } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces, kinds } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
-import { moveClock } from '@/simulated/clock';
+import { daysAhead, moveClock } from '@/simulated/clock';
 import { useBuild } from '../common/build-store';
 import { CountForm } from './count-form';
 import { useParcelNews } from './use-parcel-news';
@@ -24,6 +24,8 @@ export function OrdersTab() {
   const orders = [...workbench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
   const open = orders.filter((o) => awaited(workbench, o).length > 0);
   const news = useParcelNews(open);
+  // Where nothing is simulated there is no clock to move.
+  const simulated = news.size > 0 || daysAhead(workbench.records) > 0;
   const isThere = (o: Order) => (news.get(o.id)?.comes ?? '9') <= today;
   const arrived = open.filter(isThere);
   const late = open.filter((o) => !isThere(o) && o.due !== '' && o.due < today);
@@ -43,16 +45,19 @@ export function OrdersTab() {
               : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to receive${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
           </h1>
           <p className="text-soft">
-            Today is {today}. The demo’s parcels come by a clock that can be moved on: on time, late, short or
-            with something wrong.
+            Today is {today}.{' '}
+            {simulated &&
+              'Parcels of the simulated sellers come by a clock that can be moved on: on time, late, short or with something wrong. '}
+            What you ordered elsewhere is received when it has come, whole or in part.
           </p>
         </div>
         <span className="no-print flex gap-2">
-          {[1, 7].map((d) => (
-            <Button key={d} onClick={() => moveOn(d)}>
-              {d === 1 ? 'A day on' : 'A week on'}
-            </Button>
-          ))}
+          {simulated &&
+            [1, 7].map((d) => (
+              <Button key={d} onClick={() => moveOn(d)}>
+                {d === 1 ? 'A day on' : 'A week on'}
+              </Button>
+            ))}
           <Button onClick={() => saveFile(`/api/builds/${workbench.build}/files/orders.csv`)}>CSV</Button>
           <Button onClick={() => window.print()}>Print</Button>
         </span>
@@ -72,6 +77,10 @@ function outlookWords(o: Outlook): string {
   if (o.sureBy) return `${o.risky ? '▲ ' : ''}${chance}; four in five by ${o.sureBy}`;
   return `▲ ${chance}; this seller’s parcels are late too often to be sure of any day`;
 }
+
+/** "3 days late: was due 2026-11-24" */
+const lateWords = (days: number, due: string): string =>
+  `${count(days)} ${days === 1 ? 'day' : 'days'} late: was due ${due}`;
 
 function OrderCard({
   order,
@@ -97,7 +106,7 @@ function OrderCard({
       : there
         ? `here: ${box ? 'open it' : 'count it in'}`
         : order.due !== '' && order.due < today
-          ? `late: was due ${order.due}`
+          ? lateWords(daysBetween(order.due, today), order.due)
           : `due ${order.due || 'on no day'}`;
   return (
     <li className="border-rule rounded-md border p-3">
