@@ -2,7 +2,7 @@ import { WHYS } from '../ledger';
 import { colourWords } from '../colour';
 import { partOf, splitElementKey, type ElementKey } from '../parts';
 import { lex, type Span, type Token } from './lexer';
-import { queryWords } from './lexicon';
+import { partNamed, queryWords } from './lexicon';
 import { placesBegun, placeText } from './places';
 import { printElement } from './print';
 import type { CallContext } from './understand';
@@ -105,14 +105,18 @@ function rank(
     const tail = words.slice(words.length - cut).flatMap(colourWords);
     const head = words.slice(0, words.length - cut);
     const plain = head.join(' ');
+    // "tile 1x2" names a family in full: those come before a slope that is also called a tile, wherever it lies.
+    const named = partNamed(head);
+    const family = named && partOf(named.id).family.name;
     // Which colours the words name is found once, not for every element.
     const fitting = tail.length > 0 ? new Set(context.lexicon.coloursLike(tail).map((c) => c.id)) : null;
     for (const part of context.lexicon.partsLike(head)) {
+      const meant = family && partOf(part.id).family.name === family ? 12 : 0;
       const exact = part.id === plain ? 4 : partOf(part.id).variant === '' ? 1 : 0;
       for (const element of part.elements) {
         if (found.has(element) || (fitting && !fitting.has(splitElementKey(element).colour))) continue;
         const here = present(element);
-        if (here || !only) found.set(element, (here ? 10 : 0) + exact + cut * 5);
+        if (here || !only) found.set(element, (here ? 10 : 0) + meant + exact + cut * 5);
       }
     }
   }

@@ -74,6 +74,18 @@ const intents = (line: string): Intent[] =>
   });
 const one = (line: string): Intent => intents(line)[0]!;
 
+describe('what a name begins', () => {
+  it('is first of the family that is named in full, though a part of another lies at hand', () => {
+    const slope = el('curved slope 1x2 tile', 'ash');
+    const tiles = [el('tile 1x2', 'bark'), el('tile 1x2', 'chalk')];
+    const lexicon = new Lexicon([slope, ...tiles], palette);
+    const at = { ...context, lexicon, atHand: (e: ElementKey) => e === slope };
+    const offered = completeAt('+4 tile 1x2', 11, at).map((c) => c.element);
+    expect(new Set(offered.slice(0, 2))).toEqual(new Set(tiles));
+    expect(offered).toContain(slope);
+  });
+});
+
 describe('colours by everyday words', () => {
   it('are of what is on the model, where something of their family is', () => {
     // There is no thunder or flint among the bricks: of the dark greys slate is there.

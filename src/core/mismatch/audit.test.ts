@@ -6,7 +6,7 @@ import { asId, type ColourId, type EntryId, type ExposureId, type PartId } from 
 import { did, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import type { Workbench } from '../workbench';
-import { affordableColours, planRecolour, planSteps } from '../recolouring';
+import { affordableColours, mapName, planRecolour, planSteps } from '../recolouring';
 import { alternativesFor, availability, withKnowledge, type Register } from './register';
 import { auditColours } from './audit';
 import { budgetCurve, type Choice } from './budget';
@@ -395,6 +395,17 @@ describe('recolour at once', () => {
     expect(plan.left.map((l) => l.because)).toContain('no longer made');
   });
 
+  it('names a map of colours by what each becomes', () => {
+    const pairs = new Map(
+      [
+        ['ash', 'chalk'],
+        ['deep', 'amber'],
+        ['slate', 'chalk'],
+      ].map(([a, b]) => [a as ColourId, b as ColourId]),
+    );
+    expect(mapName({ pairs } as never)).toBe('ash, slate to chalk; deep to amber');
+  });
+
   it('stages become phases with modifications that cost what was said', () => {
     const w = workbench();
     const plan = planRecolour(w, map, register(), YEAR);
@@ -402,8 +413,8 @@ describe('recolour at once', () => {
     expect(work.problems).toEqual([]);
     did(w, work);
     expect([...w.records.phase.values()].map((p) => p.name)).toEqual([
-      'Ash to slate, stage 1',
-      'Ash to slate, stage 2',
+      'Step 1: Ash to slate',
+      'Step 2: Ash to slate',
     ]);
     plan.steps.forEach((step, i) => {
       const phase = [...w.records.phase.values()][i]!;

@@ -4,6 +4,7 @@ import { added, joinDiffs } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
 import { asId, type ColourId, type PhaseId, type ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
+import { cutText } from '../shared/text';
 import { AtHand, Prices } from '../mismatch/fixes';
 import { recolourIntents } from '../mismatch/plan-fixes';
 import { availability, type Availability, type Register } from '../mismatch/register';
@@ -157,6 +158,8 @@ function stepsOf(lots: readonly RecolourLot[], seen: readonly SeenLot[], map: Co
     });
 }
 
+const LONGEST_NAME = 120;
+
 /** A recolouring as planned entries: a phase and a modification for each chosen stage, in the order of the stages. */
 export function planSteps(
   workbench: Workbench,
@@ -169,11 +172,15 @@ export function planSteps(
   const phases = steps.map((s, i) => ({
     id: asId<PhaseId>(source.newId()),
     build: workbench.build,
-    name: `${name}, stage ${i + 1}`.slice(0, 180),
+    name: cutText(`Step ${i + 1}: ${name}`, LONGEST_NAME),
     position: top + i + 1,
   }));
   const plans = steps.map((s, i): Plan => ({
-    title: `${name}: ${workbench.records.zone.get(s.zone)?.name ?? ''}`.slice(0, 180),
+    // What tells one from another comes first: a list shows the beginning of a name.
+    title: cutText(
+      `Step ${i + 1}, ${workbench.records.zone.get(s.zone)?.name ?? 'whole model'}: ${name}`,
+      LONGEST_NAME,
+    ),
     zone: s.zone,
     phase: phases[i]?.id ?? null,
     intents: plan.lots
@@ -184,6 +191,9 @@ export function planSteps(
   return { ...work, diff: joinDiffs(added('phase', ...phases), work.diff) };
 }
 
-/** "ash to slate" for a map of colours. */
-export const mapName = (map: ColourMap): string =>
-  [...map.pairs].map(([from, to]) => `${from} to ${to}`).join(', ');
+/** "ash, slate to chalk; deep to amber" for a map of colours: those that become the same stand together. */
+export function mapName(map: ColourMap): string {
+  const byTarget = new Map<ColourId, ColourId[]>();
+  for (const [from, to] of map.pairs) byTarget.set(to, [...(byTarget.get(to) ?? []), from]);
+  return [...byTarget].map(([to, from]) => `${from.join(', ')} to ${to}`).join('; ');
+}

@@ -1,16 +1,15 @@
 'use client';
 
-import { kinds } from '@/ui/numbers';
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import { ENTRY_KINDS, offPieces, onPieces, sizeOf, stepsOf, type Entry } from '@/core/ledger';
+import { ENTRY_KINDS, offPieces, onPieces, sizeOf, stepsOf, type Entry, type Pieces } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { useBuild } from '../common/build-store';
-import { sourceWords } from './entry-words';
+import { kindsOf, kindsWords, sourceWords } from './entry-words';
 import type { BenchDialogs } from './dialogs';
 
 /** One entry of the open modification. Space marks it, Enter edits, D places, Delete deletes, Alt and arrows move it. */
@@ -132,18 +131,17 @@ function EntryGlyph({ entry }: { entry: Entry }) {
 /** "boat door 1x6 deep to kelp", "plate 1x2 ash for plate 1x4 ash", "Lamp table". */
 function entryName(entry: Entry): string {
   const [off, on] = [offPieces(entry), onPieces(entry)];
-  const first = on[0] ?? off[0] ?? entry.movements[0];
-  if (!first) return '';
-  const more = (on.length || off.length) > 1 ? ` and ${kinds((on.length || off.length) - 1)} more` : '';
-  if ((entry.kind === 'recolour' || entry.kind === 'replacement') && off[0] && on[0]) {
+  const single = on.length === 1 && off.length === 1;
+  if ((entry.kind === 'recolour' || entry.kind === 'replacement') && single && off[0] && on[0]) {
     const [a, b] = [splitElementKey(off[0].element), splitElementKey(on[0].element)];
     return a.part === b.part
       ? `${a.part} ${a.colour} to ${b.colour}`
       : `${elementName(off[0].element)} to ${elementName(on[0].element)}`;
   }
-  if (entry.kind === 'swap' && off[0] && on[0])
-    return `${off[0].qty} ${elementName(off[0].element)} for ${on[0].qty} ${elementName(on[0].element)}`;
-  return `${elementName(first.element)}${more}`;
+  const named = (list: readonly Pieces[]) =>
+    list.length === 1 && list[0] ? `${list[0].qty} ${elementName(list[0].element)}` : kindsWords(list);
+  if (on.length > 0 && off.length > 0 && entry.kind !== 'renew') return `${named(off)} for ${named(on)}`;
+  return kindsWords(kindsOf(entry));
 }
 
 function asideWords(entry: Entry): string {

@@ -1,5 +1,36 @@
-import { accountOwner, placeOf, type Entry, type Movement, type RecordSet } from '@/core/ledger';
-import { money } from '@/ui/numbers';
+import {
+  accountOwner,
+  offPieces,
+  onPieces,
+  placeOf,
+  type Entry,
+  type Movement,
+  type Pieces,
+  type RecordSet,
+} from '@/core/ledger';
+import { elementName } from '@/core/parts';
+import { count, kinds, money } from '@/ui/numbers';
+
+/** The kinds of an entry with their pieces: what joins, else what leaves, else what it moves at all. */
+export function kindsOf(entry: Entry): readonly Pieces[] {
+  const [on, off] = [onPieces(entry), offPieces(entry)];
+  if (on.length > 0 || off.length > 0) return on.length > 0 ? on : off;
+  const sums = new Map<Pieces['element'], number>();
+  for (const m of entry.movements) sums.set(m.element, (sums.get(m.element) ?? 0) + m.qty);
+  return [...sums].map(([element, qty]) => ({ element, qty }));
+}
+
+const MOST_KINDS = 3;
+
+/** "brick 1x2 ash" for one kind; "8 slope 45 2x2 slate, 2 brick 1x2 chalk and 1 kind more" for several, each with its own. */
+export function kindsWords(list: readonly Pieces[]): string {
+  const [first, ...others] = list;
+  if (!first) return '';
+  if (others.length === 0) return elementName(first.element);
+  const named = list.slice(0, MOST_KINDS).map((p) => `${count(p.qty)} ${elementName(p.element)}`);
+  const more = list.length - named.length;
+  return `${named.join(', ')}${more > 0 ? ` and ${kinds(more)} more` : ''}`;
+}
 
 /** "6 from spares, 2 from own parts, 1 bought at £0.07", or where the pieces go. */
 export function sourceWords(entry: Entry, records: Pick<RecordSet, 'copy'>): string {

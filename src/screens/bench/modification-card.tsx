@@ -5,15 +5,16 @@ import { MoreHorizontal } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
 import { deleteModification, toBuy } from '@/core/workbench';
-import { offPieces, onPieces, sizeOf } from '@/core/ledger';
+import { offPieces, sizeOf } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { LotGlyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
-import { count, modNo, money, signed } from '@/ui/numbers';
+import { count, modNo, money, pieces, signed } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
+import { kindsOf } from './entry-words';
 
 /** Where a card stands in a list of which only what shows is in the page. */
 export interface ListPlace {
@@ -112,28 +113,31 @@ function Summary({ entries, drawn }: { entries: readonly Entry[]; drawn: boolean
         {count(logged.length)} {logged.length === 1 ? 'entry' : 'entries'}
       </span>
     );
+  const lots = firstLots(logged);
+  const rest = logged.reduce((n, e) => n + sizeOf(e), 0) - lots.reduce((n, l) => n + l.qty, 0);
   return (
     <span className="mt-0.5 flex flex-wrap items-center gap-x-3">
-      {logged.slice(0, MOST_LOTS).map((e) => (
-        <FirstLot key={e.id} entry={e} />
+      {lots.map((l) => (
+        <LotGlyph key={l.key} element={l.element} qty={l.qty} mark={l.mark} was={l.was} size={28} />
       ))}
-      {logged.length > MOST_LOTS && (
-        <span className="text-faint">and {count(logged.length - MOST_LOTS)} more</span>
-      )}
+      {rest > 0 && <span className="text-faint">and {pieces(rest)} more</span>}
     </span>
   );
 }
 
-/** Entries of a closed modification that are drawn. */
+/** Lots of a closed modification that are drawn. */
 const MOST_LOTS = 6;
 
-function FirstLot({ entry }: { entry: Entry }) {
-  const [off, on] = [offPieces(entry), onPieces(entry)];
-  const main = on[0] ?? off[0];
-  if (!main) return null;
-  const was = entry.kind === 'recolour' || entry.kind === 'replacement' ? off[0]?.element : undefined;
-  const mark = entry.kind === 'swap' ? 'in' : MARK_OF[entry.kind];
-  return <LotGlyph element={main.element} qty={main.qty} mark={mark} was={was} size={28} />;
+/** The first lots, every kind of an entry for itself, marked by what happened to them. */
+function firstLots(entries: readonly Entry[]) {
+  const lots = [];
+  for (const e of entries) {
+    if (lots.length >= MOST_LOTS) break;
+    const was = e.kind === 'recolour' || e.kind === 'replacement' ? offPieces(e)[0]?.element : undefined;
+    const mark = e.kind === 'swap' ? ('in' as const) : MARK_OF[e.kind];
+    for (const p of kindsOf(e)) lots.push({ key: `${e.id}${p.element}`, ...p, mark, was });
+  }
+  return lots.slice(0, MOST_LOTS);
 }
 
 interface NumbersProps {

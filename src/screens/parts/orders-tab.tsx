@@ -107,7 +107,9 @@ function OrderCard({
         ? `here: ${box ? 'open it' : 'count it in'}`
         : order.due !== '' && order.due < today
           ? lateWords(daysBetween(order.due, today), order.due)
-          : `due ${order.due || 'on no day'}`;
+          : order.due
+            ? `due ${order.due}`
+            : 'no day is known';
   return (
     <li className="border-rule rounded-md border p-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -121,12 +123,13 @@ function OrderCard({
           <span className="text-soft font-sans font-normal">
             {pieces(lots.reduce((s, l) => s + l.qty, 0))} awaited
             {!box && `, ${money(order.postage)} postage`} · {state}
+            {news && ' · simulated'}
           </span>
         </h2>
         {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
         {lots.length > 0 && !counting && (
           <Button look={there ? 'main' : 'plain'} disabled={!canCount} onClick={() => setCounting(true)}>
-            {box ? 'Open the box' : there ? 'Receive it' : 'It came today'}
+            {box ? 'Open the box' : news ? 'Receive it' : 'It came today'}
           </Button>
         )}
       </div>
