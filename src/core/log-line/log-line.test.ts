@@ -7,6 +7,7 @@ import { BUILD, el, ELEMENTS, entry, palette, randomIntent, ZONES } from '../tes
 import {
   completeAt,
   Lexicon,
+  lineOfBlock,
   printElement,
   printIntent,
   printLine,
@@ -83,6 +84,19 @@ describe('what a name begins', () => {
     const offered = completeAt('+4 tile 1x2', 11, at).map((c) => c.element);
     expect(new Set(offered.slice(0, 2))).toEqual(new Set(tiles));
     expect(offered).toContain(slope);
+  });
+});
+
+describe('a pasted block of lines', () => {
+  it('is a clause for each line, which keep to themselves', () => {
+    const line = lineOfBlock('- 2 plate 2x3 chalk #gap\n\n12 x brick 1x4 ash\n  +1 tile 2x2 bark,\n');
+    expect(line).toBe('- 2 plate 2x3 chalk #gap; +12 x brick 1x4 ash; +1 tile 2x2 bark');
+    expect(intents(line).map((i) => [i.kind, i.why])).toEqual([
+      ['remove', 'gap'],
+      ['add', null],
+      ['add', null],
+    ]);
+    expect(lineOfBlock(' \n ')).toBe('');
   });
 });
 

@@ -111,6 +111,8 @@ describe('what is needed', () => {
       on(ash, 7, { source: 'stock' }),
       on(bark, 5, { source: 'stock' }),
       on(el('brick 1x4', 'ash'), 5, { source: 'stock' }),
+      // None of it is there: nothing of it was taken, and so it does not run low, it is missing.
+      on(el('wheel 2x2', 'soot'), 3, { source: 'stock' }),
     );
     expect(needOf(b).runningLow).toEqual([
       { element: bark, taken: 5, left: 0 },
@@ -127,6 +129,11 @@ describe('what is needed', () => {
     ]);
     expect(needBy(lots, (_, s) => s.zone)).toEqual([[zoneId('Wall'), 11]]);
     expect(needBy(lots, (_, s) => s.modification)).toHaveLength(1);
+    // Whichever is met first: the part of which least is needed comes last.
+    const rising = needOf(
+      planned(shop([]), source, on(ash, 2), on(bark, 7), on(el('wheel 2x2', 'soot'), 4)),
+    ).lots;
+    expect(needBy(rising, (l) => l.element).map(([, n]) => n)).toEqual([7, 4, 2]);
   });
 
   it('is the same only for the same pieces, by the same entries, in the same shapes', () => {
@@ -168,6 +175,29 @@ describe('placeholders', () => {
       { element: bark, qty: 2, sources: [{ entry: last!.id, movement: null, qty: 2 }] },
     ]);
     expect(needOf(standing(['9 tile 2x2 bark']))).toMatchObject({ missing: 0, placeholders: 0 });
+  });
+
+  it('are kept apart by what they stand for, and only the part itself fills their place', () => {
+    const other = el('tile 1x4', 'bark');
+    const b = planned(
+      shop(['4 brick 1x2 ash', '1 tile 2x2 bark', '7 brick 1x1 ash']),
+      source,
+      on(ash, 2, { kind: 'placeholder', standsFor: bark }),
+      on(ash, 1, { kind: 'placeholder', standsFor: other }),
+      on(ash, 1, { kind: 'placeholder', standsFor: bark }),
+    );
+    // The last is placed in a what-if only, and stands for nothing here.
+    const whatIf = asId<WhatIfId>('w');
+    turn(turn(turn(b, 0, { state: 'done' }), 1, { state: 'done' }), 2, { state: 'done', whatIf });
+    const { lots, placeholders } = needOf(b);
+    expect(lots.map((l) => [l.element, l.qty])).toEqual(
+      expect.arrayContaining([
+        [bark, 1],
+        [other, 1],
+      ]),
+    );
+    expect(placeholders).toBe(2);
+    expect(lots.flatMap((l) => l.sources.map((s) => s.zone))).toEqual([zoneId('Wall'), zoneId('Wall')]);
   });
 
   it('say how many of the right part are here; what is kept whole is not', () => {

@@ -42,6 +42,27 @@ describe('the log line', () => {
     expect(onEnter).toHaveBeenCalledOnce();
   });
 
+  it('goes on where the caret is, and keeps what stands behind it', async () => {
+    const { user, line } = open();
+    await user.type(line, '-2 plate 2x3 chalk, -1 brick 1x2 ash');
+    line.setSelectionRange(18, 18);
+    await user.type(line, ' from o', { initialSelectionStart: 18, initialSelectionEnd: 18 });
+    expect(options()[0]).toContain('own parts');
+    await user.keyboard('{Tab}');
+    expect(line.value).toBe('-2 plate 2x3 chalk from own parts , -1 brick 1x2 ash');
+    expect(line.selectionStart).toBe('-2 plate 2x3 chalk from own parts '.length);
+  });
+
+  it('takes a pasted block as one line, line by line; a single line as it is', async () => {
+    const { user, line } = open();
+    await user.click(line);
+    await user.paste('-2 plate 2x3 chalk\n\n12x brick 1x4 ash;\r\n~1 brick 1x2 ash > slate\n');
+    expect(line.value).toBe('-2 plate 2x3 chalk; +12x brick 1x4 ash; ~1 brick 1x2 ash > slate');
+    await user.clear(line);
+    await user.paste('-2 plate 2x3 chalk');
+    expect(line.value).toBe('-2 plate 2x3 chalk');
+  });
+
   it('offers nothing more once the word is whole', async () => {
     const { user, line } = open();
     await user.type(line, '-2 brick 1x2 ash');

@@ -1,7 +1,15 @@
 'use client';
 
-import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { completeAt, type Completion } from '@/core/log-line';
+import {
+  useId,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type KeyboardEvent,
+} from 'react';
+import { completeAt, lineOfBlock, type Completion } from '@/core/log-line';
 import type { LineReading } from '@/core/workbench';
 import { Key } from '@/ui/button';
 import { useBuild } from '../common/build-store';
@@ -27,19 +35,44 @@ export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
   const listId = useId();
   const input = useRef<HTMLInputElement>(null);
   const context = useMemo(() => ({ call: workbench.callContext(), version }), [workbench, version]);
+  /** Where the caret was when the line was as it is told here; a line that came from elsewhere is gone on with at its end. */
+  const [at, setAt] = useState({ line: '', caret: 0 });
+  const caret = at.line === line ? Math.min(at.caret, line.length) : line.length;
+  const look = (el: HTMLInputElement) =>
+    setAt({ line: el.value, caret: el.selectionStart ?? el.value.length });
+  useLayoutEffect(() => {
+    const el = input.current;
+    if (el && el.value === at.line && el.selectionStart !== at.caret)
+      el.setSelectionRange(at.caret, at.caret);
+  }, [at]);
   const completions = useMemo(
-    () => (line ? completeAt(line, line.length, context.call) : []),
-    [line, context],
+    () => (line ? completeAt(line, caret, context.call) : []),
+    [line, caret, context],
   );
-  const open = completions.length > 0 && !closed && !isExact(line, completions);
+  const open = completions.length > 0 && !closed && !isExact(line.slice(0, caret), completions);
   const change = (text: string) => {
     setChosen(0);
     setClosed(false);
     set({ line: text });
   };
+  /** Puts text in place of a part of the line, and the caret behind it. */
+  const put = (start: number, end: number, text: string) => {
+    const before = `${line.slice(0, start)}${text}`;
+    const whole = `${before}${line.slice(end)}`;
+    change(whole);
+    setAt({ line: whole, caret: before.length });
+  };
   const accept = (c: Completion | undefined) => {
-    if (c) change(`${line.slice(0, c.span.start)}${c.text} `);
+    const behind = line.slice(caret).length - line.slice(caret).trimStart().length;
+    if (c) put(c.span.start, caret + behind, `${c.text} `);
     input.current?.focus();
+  };
+  const onPaste = (e: ClipboardEvent<HTMLInputElement>) => {
+    const block = e.clipboardData.getData('text');
+    if (!/[\r\n]/.test(block.trim())) return;
+    e.preventDefault();
+    const { selectionStart, selectionEnd } = e.currentTarget;
+    put(selectionStart ?? line.length, selectionEnd ?? line.length, lineOfBlock(block));
   };
   const onKeyDown = (e: KeyboardEvent) => {
     const step = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0;
@@ -51,7 +84,7 @@ export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
     else return;
     e.preventDefault();
   };
-  const ghost = open ? ghostOf(line, completions[chosen]) : '';
+  const ghost = open && caret === line.length ? ghostOf(line, completions[chosen]) : '';
   return (
     <section aria-label="Log line" className="border-rule bg-sheet relative border-t px-4 py-2">
       {open && <Completions id={listId} list={completions} chosen={chosen} onChoose={accept} />}
@@ -72,7 +105,12 @@ export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
               id="log-line"
               ref={input}
               value={line}
-              onChange={(e) => change(e.target.value)}
+              onChange={(e) => {
+                change(e.target.value);
+                look(e.target);
+              }}
+              onSelect={(e) => look(e.currentTarget)}
+              onPaste={onPaste}
               onKeyDown={onKeyDown}
               role="combobox"
               aria-expanded={open}
