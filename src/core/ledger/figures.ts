@@ -31,6 +31,7 @@ export const FIGURES = [
   'bought',
   'unpriced',
   'boughtUnpriced',
+  'backUnpriced',
   'outOfPocket',
   'worthIn',
   'worthOut',
@@ -124,7 +125,10 @@ function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;
-  if (place === 'spares' || place === 'stock') sums.worthBack += (m.worth ?? 0) * pieces;
+  if (place === 'spares' || place === 'stock') {
+    if (m.worth === null) sums.backUnpriced += pieces;
+    else sums.worthBack += m.worth * pieces;
+  }
   if (place !== 'spares') return;
   sums.released += pieces;
   sums.sparesLeft += pieces;

@@ -177,5 +177,10 @@ describe('a price that is not known', () => {
       worthIn: 18,
     });
     expect(costsOf(figures).outOfPocket).toBe(18);
+    // What comes off again without a price is told too, and takes nothing from the worth.
+    const off = drafted(workbench, { kind: 'remove', off: [{ element: bark, qty: 3 }] });
+    if (off.ok) did(workbench, { label: '', diff: added('entry', { ...off.value, id: asId<EntryId>('c') }) });
+    const after = workbench.built.figures({ of: 'build' });
+    expect(after).toMatchObject({ backUnpriced: 3, worthBack: 0, worthIn: 18 });
   });
 });

@@ -12,6 +12,16 @@ interface BandProps {
   readonly onOpen: (figure: Figure) => void;
 }
 
+/** The terms of the balance in their order; the last adds up those before it. */
+const TERMS: readonly (readonly [Figure, sign: string, words: string, always: boolean])[] = [
+  ['shipped', '', 'as shipped', true],
+  ['out', '− ', 'out', true],
+  ['in', '+ ', 'in', true],
+  ['missing', '− ', 'missing', false],
+  ['missingReplaced', '+ ', 'replaced', false],
+  ['onModel', '= ', 'on the model', true],
+];
+
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
 export function BalanceBand({ effect, onOpen }: BandProps) {
   const workbench = useBuild((s) => s.workbench);
@@ -31,46 +41,16 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
     >
       <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5 max-md:col-span-2">
         <div className="flex items-baseline gap-x-4 gap-y-1 whitespace-nowrap max-md:flex-wrap">
-          <Big value={count(f.shipped)} words="as shipped" onClick={() => onOpen('shipped')} />
-          <Big
-            value={`− ${count(f.out)}`}
-            words="out"
-            was={now.figures.out}
-            is={f.out}
-            onClick={() => onOpen('out')}
-          />
-          <Big
-            value={`+ ${count(f.in)}`}
-            words="in"
-            was={now.figures.in}
-            is={f.in}
-            onClick={() => onOpen('in')}
-          />
-          {f.missing > 0 && (
+          {TERMS.filter(([figure, , , always]) => always || f[figure] > 0).map(([figure, sign, words]) => (
             <Big
-              value={`− ${count(f.missing)}`}
-              words="missing"
-              was={now.figures.missing}
-              is={f.missing}
-              onClick={() => onOpen('missing')}
+              key={figure}
+              value={`${sign}${count(f[figure])}`}
+              words={words}
+              was={now.figures[figure]}
+              is={f[figure]}
+              onClick={() => onOpen(figure)}
             />
-          )}
-          {f.missingReplaced > 0 && (
-            <Big
-              value={`+ ${count(f.missingReplaced)}`}
-              words="replaced"
-              was={now.figures.missingReplaced}
-              is={f.missingReplaced}
-              onClick={() => onOpen('missingReplaced')}
-            />
-          )}
-          <Big
-            value={`= ${count(f.onModel)}`}
-            words="on the model"
-            was={now.figures.onModel}
-            is={f.onModel}
-            onClick={() => onOpen('onModel')}
-          />
+          ))}
           <button
             type="button"
             onClick={() => onOpen('net')}
@@ -98,13 +78,13 @@ function pickEffect(effect: Effect, now: Tally, view: string): Tally {
 interface BigProps {
   readonly value: string;
   readonly words: string;
-  readonly was?: number;
-  readonly is?: number;
+  readonly was: number;
+  readonly is: number;
   readonly onClick: () => void;
 }
 
 function Big({ value, words, was, is, onClick }: BigProps) {
-  const moved = was !== undefined && is !== undefined && was !== is;
+  const moved = was !== is;
   return (
     <button
       type="button"

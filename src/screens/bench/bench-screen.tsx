@@ -101,11 +101,13 @@ function Bench() {
     const now = store.getState().workbench;
     const said = asRead ? reading : readingOf(now, line);
     if (!said?.ready) return set({ notice: null });
-    if (draft) {
+    if (old) perform(editEntry(old, said, source()));
+    else if (chosen) perform(logLine(now, said, line, source()));
+    else if (draft) {
       const begun = beginWithLine(now, draft, said, line, source());
       perform(begun);
       set({ selected: begun.id });
-    } else perform(old ? editEntry(old, said, source()) : logLine(now, said, line, source()));
+    }
     // What was typed while it waited is the next line, and stays.
     if (store.getState().line === line) set({ line: '', editing: null });
     else set({ editing: null });

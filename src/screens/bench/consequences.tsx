@@ -91,13 +91,16 @@ function Sources({ title, figures: f }: { title: string; figures: Figures }) {
   );
 }
 
+/** A part of the sum above it, or what is taken from it. */
+const isAside = (words: string): boolean => /^(of it|less) /.test(words);
+
 function Costs({ figures: f }: { figures: Figures }) {
   const rows: [string, string][] = [
     ['Out of pocket', priced(f.outOfPocket, f.boughtUnpriced)],
     ['of it postage and donor boxes', money(f.sharedCost)],
     ['Worth of all that goes in', priced(f.worthIn, f.unpriced)],
-    ['of it comes back to hand', money(f.worthBack)],
-    ['Worth that stays in', money(f.worthIn - f.worthBack)],
+    ['less what comes back to hand', `− ${priced(f.worthBack, f.backUnpriced)}`],
+    ['leaves', money(f.worthIn - f.worthBack)],
   ];
   return (
     <section className="border-rule border-t pt-3">
@@ -105,8 +108,8 @@ function Costs({ figures: f }: { figures: Figures }) {
       <dl className="grid grid-cols-[1fr_auto] gap-x-2">
         {rows.map(([words, amount]) => (
           <div key={words} className="contents">
-            <dt className={words.startsWith('of it') ? 'text-faint' : ''}>{words}</dt>
-            <dd className={words.startsWith('of it') ? 'text-faint text-right' : 'text-right font-semibold'}>
+            <dt className={isAside(words) ? 'text-faint' : ''}>{words}</dt>
+            <dd className={isAside(words) ? 'text-faint text-right' : 'text-right font-semibold'}>
               {amount}
             </dd>
           </div>

@@ -30,6 +30,7 @@ const TITLES: Partial<Record<Figure, string>> = {
   outOfPocket: 'Out of pocket',
   worthIn: 'Worth of all that went in',
   unpriced: 'Pieces that went in without a price',
+  backUnpriced: 'Pieces that came back without a known price',
   boughtUnpriced: 'Pieces bought without a known price',
   sparesLeft: 'Spares still at hand',
   usedAgain: 'Spares used again',

@@ -2,11 +2,11 @@
 
 import { useState } from 'react';
 import { adoptWhatIf, deleteWhatIf, startWhatIf, Workbench } from '@/core/workbench';
-import { costsOf, takeTally, type Tally, type WhatIf } from '@/core/ledger';
+import { takeTally, type Tally, type WhatIf } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
-import { count, money, signed, priced } from '@/ui/numbers';
+import { count, signed, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** What-ifs side by side with the plan as it is: pieces, cost and spares of each; adopt one or drop it. */
@@ -75,7 +75,7 @@ const ROWS: readonly [string, (t: Tally) => string][] = [
   ['Renewed', (t) => count(t.figures.renewed)],
   ['Bought or to buy', (t) => count(t.figures.bought)],
   ['Out of pocket', (t) => priced(t.figures.outOfPocket, t.figures.boughtUnpriced)],
-  ['Worth with own parts', (t) => money(costsOf(t.figures).worth)],
+  ['Worth with own parts', (t) => priced(t.figures.worthIn, t.figures.unpriced)],
   ['Spares left', (t) => count(t.figures.sparesLeft)],
 ];
 

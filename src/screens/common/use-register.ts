@@ -9,17 +9,20 @@ import { post } from '../sending/answers';
 
 /** What the register has said to this window: it says the same of a part for ever. */
 let said: RegisterRows = {};
-const asked = new Set<PartId>();
+const asked = new Map<PartId, Promise<void>>();
 
-/** Asks for what is not here yet; true when something has come. */
-async function askFor(parts: readonly PartId[]): Promise<boolean> {
+/** Asks for what is not here yet; done when all of it has been answered, by whoever it was asked. */
+async function askFor(parts: readonly PartId[]): Promise<void> {
   const fresh = parts.filter((p) => !asked.has(p));
-  if (fresh.length === 0) return false;
-  fresh.forEach((p) => asked.add(p));
-  const answer = await post<RegisterRows>('/api/register', { parts: fresh });
+  const answered = fresh.length > 0 ? askAnew(fresh) : undefined;
+  if (answered) fresh.forEach((p) => asked.set(p, answered));
+  await Promise.all(new Set(parts.map((p) => asked.get(p))));
+}
+
+async function askAnew(parts: readonly PartId[]): Promise<void> {
+  const answer = await post<RegisterRows>('/api/register', { parts });
   if (answer.reached && answer.answer.ok) said = { ...said, ...answer.answer.value };
-  else fresh.forEach((p) => asked.delete(p));
-  return answer.reached && answer.answer.ok;
+  else parts.forEach((p) => asked.delete(p));
 }
 
 /**
@@ -36,11 +39,11 @@ export function useRegister(workbench: Workbench, version: number): Register | n
     let there = true;
     let timer: number | undefined;
     const look = () =>
-      void askFor(parts).then((came) => {
+      void askFor(parts).then(() => {
         if (!there) return;
         setRows(said);
         // The server was away: it is asked again.
-        if (!came && parts.some((p) => !(p in said))) timer = window.setTimeout(look, AGAIN_MS);
+        if (parts.some((p) => !(p in said))) timer = window.setTimeout(look, AGAIN_MS);
       });
     look();
     return () => {
@@ -58,7 +61,7 @@ export function useRegister(workbench: Workbench, version: number): Register | n
     const proof = new Set<ElementKey>();
     for (const e of workbench.records.entry.values())
       if (e.kind === 'unpack') for (const m of e.movements) proof.add(m.element);
-    const onMissing = (part: PartId) => void askFor([part]).then((came) => came && setRows(said));
+    const onMissing = (part: PartId) => void askFor([part]).then(() => setRows(said));
     return withKnowledge(registerOf(rows, onMissing), workbench.records.madeIn, proof);
   }, [workbench, version, rows, wasWhole]);
 }

@@ -23,7 +23,8 @@ export function OrdersTab() {
   const today = useToday();
   const orders = [...workbench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
   const open = orders.filter((o) => awaited(workbench, o).length > 0);
-  const news = useParcelNews(open);
+  const post = useParcelNews();
+  const news = post ?? new Map<string, ParcelNews>();
   // Where nothing is simulated there is no clock to move.
   const simulated = news.size > 0 || daysAhead(workbench.records) > 0;
   const isThere = (o: Order) => (news.get(o.id)?.comes ?? '9') <= today;
@@ -64,7 +65,14 @@ export function OrdersTab() {
       </div>
       <ul className="flex flex-col gap-3">
         {orders.map((o) => (
-          <OrderCard key={o.id} order={o} today={today} outlook={outlook(o)} news={news.get(o.id)} />
+          <OrderCard
+            key={o.id}
+            order={o}
+            today={today}
+            outlook={outlook(o)}
+            news={news.get(o.id)}
+            isTold={post !== null}
+          />
         ))}
       </ul>
     </section>
@@ -87,18 +95,21 @@ function OrderCard({
   today,
   outlook,
   news,
+  isTold,
 }: {
   order: Order;
   today: string;
   outlook: Outlook | null;
   /** What the simulated post says; undefined of a seller of one's own, whose parcels come when they come. */
   news: ParcelNews | undefined;
+  /** False until the post has answered: nothing is received before. */
+  isTold: boolean;
 }) {
   const workbench = useBuild((s) => s.workbench);
   const lots = awaited(workbench, order);
   const box = boxOf(workbench, order);
   const there = news !== undefined && news.comes <= today;
-  const canCount = there || news === undefined;
+  const canCount = isTold && (there || news === undefined);
   const [counting, setCounting] = useState(false);
   const state =
     lots.length === 0

@@ -149,7 +149,7 @@ function Costs({
     [
       priced(cost.worth, figures.unpriced),
       'worth of what went in',
-      `${money(figures.worthBack)} of it came back to hand, which leaves ${money(cost.worthLessBack)}`,
+      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${money(cost.worthLessBack)}`,
     ],
     [
       `${count(figures.sparesLeft)}`,
