@@ -243,7 +243,11 @@ class Drafting {
     wanted: number,
     there: number,
   ): DraftProblem {
-    const elsewhere = whereabouts(this.books, element, this.context.kept);
+    const searched = new Set<AccountKey>(
+      reason === 'not on the model' ? this.zonesToTakeFrom().map(modelAccount) : this.sourceAccounts(),
+    );
+    const all = whereabouts(this.books, element, this.context.kept);
+    const elsewhere = all.filter((w) => !searched.has(w.account));
     const { source } = this.intent;
     const boxesOnly = this.context.boxesOnly && source === null;
     return { reason, element, wanted, there, elsewhere, zone: this.zone, source, boxesOnly };

@@ -118,6 +118,15 @@ describe('where a build takes its parts from', () => {
     expect(from(yard(true), put(2, { price: 12 }))).toBe('outside 2');
   });
 
+  it('is told where else there are some, and not where it was looked for', () => {
+    const short = from(yard(true), put(12));
+    expect(typeof short === 'string' ? short : 'elsewhere' in short && short.elsewhere).toEqual([
+      { account: 'stock:tray', qty: 5 },
+    ]);
+    const off = from(yard(), { kind: 'remove', off: [{ element: el('brick 1x2', 'slate'), qty: 9 }] });
+    expect(off).toMatchObject({ reason: 'not on the model', there: 6, elsewhere: [] });
+  });
+
   it('never is more than a box holds, not even in a plan', () => {
     expect(from(yard(), put(12, { source: 'donor', planned: true }))).toMatchObject({
       reason: 'not at hand',
