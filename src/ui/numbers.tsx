@@ -20,9 +20,18 @@ export const piecesOfKinds = (qty: number, elements: number): string =>
 
 export const money = formatMoney;
 
-/** "£3.20", "£3.20 + 2 without a price": a sum of money that says which pieces it leaves out. */
-export const priced = (sum: number, unpriced: number): string =>
-  unpriced > 0 ? `${money(sum)} + ${count(unpriced)} without a price` : money(sum);
+/**
+ * "£3.20", "£3.20 + 2 without a price", or "2 without a price" where no piece has one: a sum of money that says which
+ * pieces it leaves out, and is never nothing where it is not known.
+ */
+export function priced(sum: number, unpriced: number): string {
+  if (unpriced <= 0) return money(sum);
+  return `${sum === 0 ? '' : `${money(sum)} + `}${count(unpriced)} without a price`;
+}
+
+/** The figure of a sum whose unpriced pieces are told beside it: "£3.20", or "not known" where none has a price. */
+export const knownMoney = (sum: number, unpriced: number): string =>
+  sum === 0 && unpriced > 0 ? 'not known' : money(sum);
 
 /** "M 03" */
 export const modNo = (no: number): string => `M ${String(no).padStart(2, '0')}`;

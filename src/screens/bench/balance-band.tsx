@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import { takeTally, type Figure, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
-import { count, money, signed, priced } from '@/ui/numbers';
+import { count, knownMoney, signed, priced } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 
 interface BandProps {
@@ -171,10 +171,10 @@ function CostCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (f
         className="flex items-baseline gap-1.5 text-left hover:underline"
       >
         <span className={clsx('figure-md', moved && 'underline decoration-dotted underline-offset-4')}>
-          {money(f.outOfPocket)}
+          {knownMoney(f.outOfPocket, f.boughtUnpriced)}
         </span>
         <span className="text-faint text-[12px]">
-          {f.boughtUnpriced > 0 && `+ ${count(f.boughtUnpriced)} without a price `}out of pocket
+          {f.boughtUnpriced > 0 && `${count(f.boughtUnpriced)} without a price, `}out of pocket
         </span>
       </button>
       <button

@@ -100,12 +100,12 @@ function Costs({ figures: f }: { figures: Figures }) {
     ['of it postage and donor boxes', money(f.sharedCost)],
     ['Worth of all that goes in', priced(f.worthIn, f.unpriced)],
     ['less what comes back to hand', `− ${priced(f.worthBack, f.backUnpriced)}`],
-    ['leaves', money(f.worthIn - f.worthBack)],
+    ['leaves', priced(f.worthIn - f.worthBack, f.unpriced + f.backUnpriced)],
   ];
   return (
     <section className="border-rule border-t pt-3">
       <h2 className="mb-1">What it costs, both ways</h2>
-      <dl className="grid grid-cols-[1fr_auto] gap-x-2">
+      <dl className="grid grid-cols-[3fr_2fr] gap-x-2">
         {rows.map(([words, amount]) => (
           <div key={words} className="contents">
             <dt className={isAside(words) ? 'text-faint' : ''}>{words}</dt>

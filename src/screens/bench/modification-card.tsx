@@ -10,7 +10,7 @@ import { Button } from '@/ui/button';
 import { LotGlyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
-import { count, modNo, money, pieces, signed } from '@/ui/numbers';
+import { count, knownMoney, modNo, pieces, signed } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
@@ -178,10 +178,12 @@ function Numbers({ figures: f, dialogs, scope, entries }: NumbersProps) {
         className="w-24 hover:underline max-sm:w-14"
         onClick={() => dialogs.open({ dialog: 'figure', figure: 'outOfPocket', scope })}
       >
-        <b className="font-head block text-[15px] leading-tight">{money(f.outOfPocket)}</b>
+        <b className="font-head block text-[15px] leading-tight">
+          {knownMoney(f.outOfPocket, f.boughtUnpriced)}
+        </b>
         <span className="text-soft block text-[12px] max-sm:hidden">
           {f.boughtUnpriced > 0
-            ? `+ ${count(f.boughtUnpriced)} without a price`
+            ? `${count(f.boughtUnpriced)} unpriced`
             : buys > 0
               ? `buy ${count(buys)}`
               : f.outOfPocket > 0

@@ -149,7 +149,7 @@ function Costs({
     [
       priced(cost.worth, figures.unpriced),
       'worth of what went in',
-      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${money(cost.worthLessBack)}`,
+      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${priced(cost.worthLessBack, figures.unpriced + figures.backUnpriced)}`,
     ],
     [
       `${count(figures.sparesLeft)}`,
