@@ -6,6 +6,7 @@ const dataOf = (port: number): string => path.join(import.meta.dirname, `test-re
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/keep-demo.ts',
   // A shared machine may give a tenth of its speed for minutes: time is no part of what these tests say.
   timeout: 180_000,
   expect: { timeout: 20_000 },

@@ -16,7 +16,12 @@ export async function openBuild(page: Page, name: string | RegExp): Promise<void
 
 /** Logs a line by the keyboard and waits until the server has it. */
 export async function log(page: Page, line: string): Promise<void> {
-  const answered = page.waitForResponse('**/api/actions', { timeout: 60_000 });
+  // An action before it may be answered late: the answer to this line is the one that is waited for.
+  const label = JSON.stringify(`log ${line.trim()}`).slice(0, -1);
+  const answered = page.waitForResponse(
+    (r) => r.url().endsWith('/api/actions') && (r.request().postData() ?? '').includes(label),
+    { timeout: 60_000 },
+  );
   await page.locator('#log-line').fill(line);
   await page.keyboard.press('Enter');
   expect((await answered).ok()).toBe(true);

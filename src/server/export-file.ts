@@ -1,3 +1,4 @@
+import { byPlace } from '@/core/workbench';
 import { inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
 import { ordersCsv, pickCsv } from '@/core/orders';
 import type { BuildId } from '@/core/shared/ids';
@@ -34,10 +35,7 @@ export function exportFile(
   const order = new Map(modifications.map((m, i) => [m.id, i]));
   const sorted = workbench.entries
     .filter((e) => e.whatIf === null && e.modification)
-    .sort(
-      (a, b) =>
-        (order.get(a.modification!) ?? 0) - (order.get(b.modification!) ?? 0) || a.position - b.position,
-    );
+    .sort((a, b) => (order.get(a.modification!) ?? 0) - (order.get(b.modification!) ?? 0) || byPlace(a, b));
   const title = workbench.records.build.get(build)?.name ?? 'build';
   const name = `${
     title

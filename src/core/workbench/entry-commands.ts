@@ -11,6 +11,7 @@ import {
 import { asId, type AssemblyId, type EntryId, type ModificationId } from '../shared/ids';
 import type { Command, Source } from '../ledger';
 import type { LineReading } from './read-line';
+import { byPlace, movedTo, placesAt } from './list-places';
 import type { Workbench } from './workbench';
 
 /** Logs what a line was read to say. Precondition: `reading.ready`. */
@@ -61,7 +62,8 @@ export function editEntry(old: Entry, reading: LineReading, source: Source): Com
     ...e,
     modification,
     id: asId<EntryId>(source.newId()),
-    position: position + (i + 1) / 1000,
+    // Beside the entry it belongs to, and after it: its number is higher.
+    position,
     loggedAt: source.now,
   }));
   return { label: `edit entry ${no}`, diff: joinDiffs(replaced, added('entry', ...rest)) };
@@ -81,14 +83,12 @@ export function moveEntries(
 ): Command {
   const others = workbench.entries
     .filter((e) => e.modification === modification && !entries.some((m) => m.id === e.id))
-    .sort((a, b) => a.position - b.position);
+    .sort(byPlace);
   const at = before ? others.findIndex((e) => e.id === before.id) : others.length;
-  const low = others[at - 1]?.position ?? (others[at]?.position ?? 1) - 1;
-  const high = others[at]?.position ?? low + entries.length + 1;
-  const step = (high - low) / (entries.length + 1);
-  const diffs = entries.map((e, i) => changed('entry', e, { modification, position: low + step * (i + 1) }));
+  const { places, moved } = placesAt(others, at, entries.length);
+  const diffs = entries.map((e, i) => changed('entry', e, { modification, position: places[i] }));
   return {
     label: `move ${entries.length === 1 ? `entry ${entries[0]?.no}` : `${entries.length} entries`}`,
-    diff: joinDiffs(...diffs),
+    diff: joinDiffs(...diffs, movedTo('entry', moved)),
   };
 }

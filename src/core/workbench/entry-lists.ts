@@ -1,5 +1,6 @@
 import type { Entry } from '../ledger';
 import type { ModificationId } from '../shared/ids';
+import { byPlace } from './list-places';
 
 /** The entries as they are asked for: all, by modification in their order there, and the last number given. */
 export interface EntryLists {
@@ -23,6 +24,6 @@ export function listsOf(all: Iterable<Entry>): EntryLists {
     if (held) held.push(e);
     else byModification.set(e.modification, [e]);
   }
-  for (const list of byModification.values()) list.sort((a, b) => a.position - b.position);
+  for (const list of byModification.values()) list.sort(byPlace);
   return { entries, byModification, lastNo };
 }

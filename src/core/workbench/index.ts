@@ -5,6 +5,7 @@ export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';
 export type { Command, Source } from '../ledger';
 export { beginWithLine, draftModification } from './begin-with-line';
+export { byPlace } from './list-places';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
 export { kindsToBuy, placeOrder, toBuy } from './order-commands';

@@ -2,6 +2,7 @@ import { added, changed, joinDiffs, removed, type Modification } from '../ledger
 import { asId, type ModificationId, type PhaseId, type ZoneId } from '../shared/ids';
 import type { Command, Source } from '../ledger';
 import { addPhase } from './phase-commands';
+import { movedTo, placesAt } from './list-places';
 import type { Workbench } from './workbench';
 import { addZone } from './zone-commands';
 
@@ -55,11 +56,13 @@ export function moveModification(
 ): Command {
   const others = workbench.modifications.filter((m) => m.id !== modification.id);
   const at = before ? others.findIndex((m) => m.id === before.id) : others.length;
-  const low = others[at - 1]?.position ?? (others[at]?.position ?? 1) - 1;
-  const high = others[at]?.position ?? low + 2;
+  const { places, moved } = placesAt(others, at, 1);
   return {
     label: `move modification ${modification.title}`,
-    diff: changed('modification', modification, { position: (low + high) / 2 }),
+    diff: joinDiffs(
+      changed('modification', modification, { position: places[0] }),
+      movedTo('modification', moved),
+    ),
   };
 }
 

@@ -28,6 +28,7 @@ export function markDone(
 ): Result<Command, DraftProblem> {
   const diffs: Diff[] = [];
   const posted: Entry[] = [];
+  let { no } = workbench.nextEntry(null);
   let problem: DraftProblem | null = null;
   for (const entry of entries.filter((e) => e.state === 'planned')) {
     const part = steps !== undefined && steps < stepsOf(entry);
@@ -40,7 +41,8 @@ export function markDone(
     diffs.push(changed('entry', entry, done.value));
     if (rest)
       diffs.push(
-        added('entry', { ...rest, no: workbench.nextEntry(null).no, position: justAfter(workbench, entry) }),
+        // At the place of the entry, and after it: its number is higher.
+        added('entry', { ...rest, no: no++, position: entry.position }),
       );
     workbench.built.post(done.value);
     posted.push(done.value);
@@ -49,14 +51,6 @@ export function markDone(
   if (problem) return fail(problem);
   const label = entries.length === 1 ? `place entry ${entries[0]?.no}` : `place ${entries.length} entries`;
   return ok({ label, diff: joinDiffs(...diffs) });
-}
-
-/** A place between an entry and the one after it. */
-function justAfter(workbench: Workbench, entry: Entry): number {
-  const later = workbench.entries
-    .filter((e) => e.modification === entry.modification && e.position > entry.position)
-    .map((e) => e.position);
-  return later.length > 0 ? (entry.position + Math.min(...later)) / 2 : entry.position + 1;
 }
 
 function drafted(workbench: Workbench, entry: Entry): Result<Entry, DraftProblem> {

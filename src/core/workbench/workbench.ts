@@ -21,6 +21,7 @@ import {
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
+import { byPlace } from './list-places';
 import { listsOf, type EntryLists } from './entry-lists';
 import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';
@@ -192,7 +193,7 @@ export class Workbench {
   }
 
   get modifications(): Modification[] {
-    return [...this.records.modification.values()].filter((m) => m.build === this.build).sort(byPosition);
+    return [...this.records.modification.values()].filter((m) => m.build === this.build).sort(byPlace);
   }
 
   get lexicon(): Lexicon {
