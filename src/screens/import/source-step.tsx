@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { readDelimited, type RawTable } from '@/core/formats';
 import { Button } from '@/ui/button';
-import { FileButton } from '@/ui/file-button';
+import { FileDrop } from '@/ui/file-drop';
 import { count } from '@/ui/numbers';
 import { uploadFaultWords } from '../words/tables';
 import type { ImportWorld } from './import-state';
@@ -82,10 +82,8 @@ function OwnTable({
   purpose: ImportWorld['purpose'];
 }) {
   const [says, setSays] = useState('');
-  const [over, setOver] = useState(false);
   const [pasted, setPasted] = useState('');
-  const readFile = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const readFile = async (chosen: File) => {
     setSays(`Reading ${chosen.name}…`);
     const read = await upload(chosen);
     setSays(read.ok ? '' : `${chosen.name}: ${uploadFaultWords(read.reason)}`);
@@ -108,27 +106,15 @@ function OwnTable({
               : 'Import a list for the register'}
       </h2>
       <p className="text-soft mb-2">{SAYS[purpose]}</p>
-      <div
-        onDragOver={(e) => {
-          e.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(e) => {
-          e.preventDefault();
-          setOver(false);
-          void readFile(e.dataTransfer.files[0]);
-        }}
-        className={`border-edge mb-3 rounded-lg border border-dashed p-6 text-center ${over ? 'bg-wash' : ''}`}
+      <FileDrop
+        words="Choose a file"
+        label="Table file"
+        accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values"
+        className="mb-3 p-6 text-center"
+        onFile={(chosen) => void readFile(chosen)}
       >
         <p className="mb-2">Drop a CSV, TSV or XLSX file here, up to 20 MB and 50,000 rows.</p>
-        <FileButton
-          words="Choose a file"
-          label="Table file"
-          accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values"
-          onFile={(chosen) => void readFile(chosen)}
-        />
-      </div>
+      </FileDrop>
       <label className="block">
         <span className="text-soft">Or paste a block from a spreadsheet</span>
         <textarea
