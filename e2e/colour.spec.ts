@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test';
 import { readFileSync } from 'node:fs';
-import { isAccessible, openBuild } from './helpers';
+import { isAccessible, makeBuild, openBuild } from './helpers';
 
 const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
 
@@ -57,6 +57,55 @@ test('a mismatch opens: its weighing, what else would do; left as it is with a r
   await isAccessible(page);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Undo: leave a mismatch/ }).click();
+});
+
+test('on a set of one’s own: what was planted is found, said to be meant by one click, and put right once the scheme is agreed to', async ({
+  page,
+}) => {
+  const lots = {
+    'brick 1x4': { chalk: 30 },
+    'brick 1x2': { chalk: 26, milk: 3 },
+    'brick 2x4': { kelp: 12 },
+    'tile 1x4': { 'brick-red': 16, coral: 2 },
+    'fence 1x4': { 'brick-red': 9, gentian: 1 },
+    'door 1x4x6': { bark: 1 },
+    'round plate 1x1': { amber: 4 },
+  };
+  const rows = Object.entries(lots).flatMap(([part, of]) =>
+    Object.entries(of).map(([colour, qty]) => `${part}\t${colour}\t${qty}\tFront`),
+  );
+  await makeBuild(page, 'Shopfront', `part\tcolour\tqty\tzone\n${rows.join('\n')}\n`);
+  await page.getByRole('link', { name: 'Colour', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('3 mismatches in one zone.');
+  const list = page.getByRole('region', { name: 'List of mismatches' });
+  for (const fault of [
+    'brick 1x2 milk to chalk',
+    'tile 1x4 coral to brick-red',
+    'fence 1x4 gentian to brick-red',
+  ])
+    await expect(list.getByRole('button', { name: fault })).toContainText('in the official set');
+  await expect(list.getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await isAccessible(page);
+  await list.getByRole('button', { name: 'What is said of fence 1x4 gentian, Front' }).click();
+  await page.getByRole('menuitem', { name: 'gentian is meant so in Front' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2 mismatches in one zone.');
+  await page.getByRole('button', { name: 'Rules', exact: true }).click();
+  const rules = page.getByRole('dialog', { name: 'Rules for colours' });
+  await expect(rules.getByRole('list', { name: 'Rules' })).toContainText('gentian in Front is meant so');
+  await rules.getByLabel('Parts').selectOption('door');
+  await rules.getByLabel('Belong in').selectOption('kelp');
+  await rules.getByRole('button', { name: 'Set the rule' }).click();
+  await expect(rules.getByRole('list', { name: 'Rules' })).toContainText('door in all zones belongs in kelp');
+  await isAccessible(page, '[role=dialog]');
+  await page.keyboard.press('Escape');
+  await expect(list.getByRole('button', { name: 'door 1x4x6 bark to kelp' })).toBeVisible();
+  await page.getByRole('button', { name: 'Agree to the scheme proposed' }).click();
+  await page.getByRole('textbox', { name: 'budget' }).fill('99');
+  await expect(list.getByRole('checkbox', { checked: true })).toHaveCount(
+    await list.getByRole('checkbox', { disabled: false }).count(),
+  );
+  await page.getByRole('button', { name: /^Undo: agree to the scheme of Front/ }).click();
+  await expect(list.getByRole('checkbox', { checked: true })).toHaveCount(0);
 });
 
 test('fading: read with the meter, an option is chosen, planned, and moves the balance', async ({ page }) => {

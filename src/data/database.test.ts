@@ -18,6 +18,7 @@ import {
   type AssemblyId,
   type BuildId,
   type ColourId,
+  type ColourRuleId,
   type CountLineId,
   type ExposureId,
   type FindingId,
@@ -112,6 +113,14 @@ const INSPECTED: Diff = joinDiffs(
   }),
   added('exposure', { ...OF_LOT, id: asId<ExposureId>('e1'), seen: 'top', hidden: 3 }),
   added('scheme', { id: ZONES[1]!.id, build: BUILD, zone: ZONES[1]!.id, colours: [asId<ColourId>('ash')] }),
+  added('colourRule', {
+    id: asId<ColourRuleId>('c1'),
+    build: BUILD,
+    zone: ZONES[1]!.id,
+    family: 'window',
+    colour: null,
+    to: asId<ColourId>('ash'),
+  }),
   added('leftMismatch', { ...OF_LOT, id: 'l1', reason: 'liked' }),
   added('whitening', {
     id: asId<WhiteningId>('w1'),

@@ -18,6 +18,7 @@ import { elementKey, readPartName, type ElementKey } from '../core/parts';
 import { asId, type ActionId, type BuildId, type ColourId, type FindingId } from '../core/shared/ids';
 import { allThere, baseCopies, boxLots, countLot, type Count } from '@/core/inspection';
 import { keepReading } from '@/core/fading';
+import { learnColourRule, setScheme } from '@/core/mismatch';
 import type { Handle } from '../data/database';
 import { writeTruth } from '../data/hidden-truths';
 import { storePhoto } from '../data/photos';
@@ -240,4 +241,11 @@ export function inspectHouse(
     lots: [{ element: el('round plate 1x1', 'amber'), qty: 8 }],
     to: el('round plate 1x1', 'soot'),
   });
+  // The owner has looked at the tower and says what its colours are, and that floors and windows have their own.
+  const tower = s.workbench().zones.find((z) => z.name === 'Tower');
+  if (!tower) throw new Error('the house has a tower');
+  const colours = ['chalk', 'brick-red', 'ash'].map((c) => asId<ColourId>(c));
+  s.act(setScheme(s.workbench(), tower.id, colours));
+  const windows = { zone: null, family: 'window', colour: null };
+  s.act(learnColourRule(s.workbench(), windows, asId<ColourId>('chalk'), s.source()));
 }

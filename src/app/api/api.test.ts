@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { changed } from '@/core/ledger';
+import { mismatchAnswerSchema } from '@/core/formats/mismatch-model';
 import { PREFERENCES, readPlan, savePreferences, waitFor, type AskedPlan } from '@/core/market';
 import { needOf } from '@/core/need';
 import { offerOf, sellerOf } from '@/core/testing/market';
@@ -22,6 +23,7 @@ import * as parcels from './market/parcels/route';
 import * as plan from './market/plan/route';
 import * as reach from './market/reach/route';
 import * as waiting from './market/waiting/route';
+import * as mismatches from './mismatches/route';
 import * as modFile from './mod-file/route';
 import * as needs from './needs/route';
 import * as photos from './photos/route';
@@ -347,3 +349,51 @@ it('the post knows nothing of a seller who was typed by hand', async () => {
 
 it('a run that is not on is stopped by nobody', async () =>
   expect(await said(sourcing.DELETE(new Request(at('buying-plan?run=none'))))).toMatchObject({ value: 0 }));
+
+describe('the mismatches of a model that is sent', () => {
+  const ask = (zones: unknown) => mismatches.POST(post('mismatches', { model: { zones } }));
+  const hall = [
+    { part: 'brick 1x2', colour: 'ash', qty: 40 },
+    { part: 'Brick 1 x 2', colour: 'dove', qty: 2 },
+    { part: 'brick 1x4', colour: 'ash', qty: 30 },
+  ];
+
+  it('names part and colour as they came, the surest first', async () => {
+    const answer = (await (await ask([{ name: 'Hall', lots: hall }])).json()) as { mismatches: object[] };
+    expect(answer).toEqual({
+      mismatches: [
+        {
+          zone: 'Hall',
+          part: 'Brick 1 x 2',
+          colour: 'dove',
+          qty: 2,
+          to: 'ash',
+          kind: 'near',
+          sure: expect.any(Number),
+        },
+      ],
+    });
+    expect(mismatchAnswerSchema.safeParse(answer).success).toBe(true);
+  });
+
+  it('understands everyday words for colours, and says which name it does not know and where', async () => {
+    const white = await ask([{ name: 'Hall', lots: [{ part: 'brick 1x2', colour: 'white', qty: 3 }] }]);
+    expect([white.status, await white.json()]).toEqual([200, { mismatches: [] }]);
+    expect(
+      await said(ask([{ name: 'Hall', lots: [{ part: 'brick', colour: 'zzz', qty: 3 }] }])),
+    ).toMatchObject({
+      status: 400,
+      reason: { where: 'the zone Hall', says: expect.stringContaining('zzz') },
+    });
+  });
+
+  it('is refused where it has no shape, and answers an empty model', async () => {
+    expect(
+      await said(ask([{ name: 'Hall', lots: [{ part: 'brick', colour: 'ash', qty: 0 }] }])),
+    ).toMatchObject({
+      status: 400,
+      reason: { where: 'model.zones.0.lots.0.qty' },
+    });
+    expect(await (await ask([])).json()).toEqual({ mismatches: [] });
+  });
+});

@@ -5,7 +5,8 @@ import { fixesFor, isOpen, type Fix } from './fixes';
 import type { Register } from './register';
 import { schemesOf } from './scheme';
 import { seenLots, type SeenLot } from './seen-lots';
-import { findMismatches } from './mismatches';
+import { SURE } from './judge';
+import { findMismatches, type Mismatch } from './mismatches';
 
 /** A colour of a zone, by pieces that are seen. */
 export interface ColourShown {
@@ -30,6 +31,8 @@ export interface ZoneShown {
 export interface Audit {
   readonly zones: readonly ZoneShown[];
   readonly fixes: readonly Fix[];
+  /** What may be a mistake, and more likely is none: the likeliest first. No figure counts it. */
+  readonly doubtful: readonly Fix[];
   /** Fixes that money can choose among; the curve's indices are into this. */
   readonly open: readonly Fix[];
   readonly curve: BudgetCurve;
@@ -41,8 +44,15 @@ export interface Audit {
 /** Audits a build as built. `year` is the year it is for the register. */
 export function auditColours(workbench: Workbench, register: Register, year: number): Audit {
   const lots = seenLots(workbench);
-  const mismatches = findMismatches(workbench, lots);
-  const fixes = fixesFor(workbench, mismatches, register, year);
+  const all = findMismatches(workbench, lots);
+  const isSure = (m: Mismatch) => m.sure >= SURE || m.left !== null;
+  const fixes = fixesFor(workbench, all.filter(isSure), register, year);
+  const doubtful = fixesFor(
+    workbench,
+    all.filter((m) => !isSure(m)),
+    register,
+    year,
+  );
   const open = fixes.filter(isOpen);
   const schemes = schemesOf(workbench, lots);
   const zones = workbench.zones.flatMap((z): ZoneShown[] => {
@@ -67,6 +77,7 @@ export function auditColours(workbench: Workbench, register: Register, year: num
   return {
     zones,
     fixes,
+    doubtful: doubtful.sort((a, b) => b.mismatch.sure - a.mismatch.sure),
     open,
     curve: budgetCurve(open.map((f) => ({ cost: f.cost ?? 0, value: f.mismatch.shows }))),
     shows: fixes.reduce((s, f) => s + (f.share > 0 ? f.mismatch.shows : 0), 0),

@@ -62,13 +62,17 @@ export interface Alternatives {
   readonly shapes: readonly Substitute[];
 }
 
-/** Alternatives for an element that is not available: nearest colours of the same finish, and other shapes. */
+/**
+ * Alternatives for an element that is not available: nearest colours of the same finish, and other shapes. What is there
+ * already (`present`) is no alternative to itself.
+ */
 export function alternativesFor(
   element: ElementKey,
   palette: readonly Colour[],
   register: Register,
   year: number,
   count = 3,
+  present: ElementKey | null = null,
 ): Alternatives {
   const { part, colour } = splitElementKey(element);
   const wanted = palette.find((c) => c.id === colour);
@@ -77,7 +81,9 @@ export function alternativesFor(
     ? nearestMade(
         element,
         wanted.lab,
-        palette.filter((c) => c.finish === wanted.finish),
+        palette.filter(
+          (c) => c.finish === wanted.finish && (!present || inColour(element, c.id) !== present),
+        ),
         register,
         year,
       )

@@ -3,6 +3,7 @@ import { build } from './build';
 import { buildSources } from './build-sources';
 import { claimRank } from './claim-rank';
 import { colourAlias } from './colour-alias';
+import { colourRule } from './colour-rule';
 import { columnMemory } from './column-memory';
 import { copy } from './copy';
 import { countLine } from './count-line';
@@ -53,6 +54,7 @@ export const RECORDS = [
   reading,
   exposure,
   scheme,
+  colourRule,
   leftMismatch,
   whitening,
   madeIn,

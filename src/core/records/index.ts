@@ -3,6 +3,7 @@ export type { Build } from './build';
 export type { BuildSources } from './build-sources';
 export type { ClaimRank } from './claim-rank';
 export type { ColourAlias } from './colour-alias';
+export type { ColourRule } from './colour-rule';
 export type { ColumnMemory } from './column-memory';
 export type { Copy } from './copy';
 export { countLineId, type CountLine } from './count-line';

@@ -1,6 +1,6 @@
 import { lotsOf, type DemoSet } from './set-text';
 
-/** 412 pieces, with the mismatches that its owners see: slate among ash at the foot, one pair of deep doors. */
+/** 412 pieces, with the mismatches that its owners see: coral in the red band, dove among ash, straw among dune. */
 export const lightkeepersHouse: DemoSet = {
   code: 'HW 4120',
   name: "Lightkeeper's House",
@@ -21,7 +21,8 @@ export const lightkeepersHouse: DemoSet = {
 7 plate 1x3 chalk
 [Tower foot]
 18 brick 1x2 slate
-14 brick 1x4 ash
+12 brick 1x4 ash
+2 brick 1x4 dove
 10 slope 45 2x2 slate
 8 brick 2x3 ash
 12 plate 2x4 slate
@@ -41,7 +42,8 @@ export const lightkeepersHouse: DemoSet = {
 1 cone 1x1 clear-lamp
 4 round plate 2x2 soot
 [House front]
-22 brick 1x4 dune
+19 brick 1x4 dune
+3 brick 1x4 straw
 14 brick 1x2 dune
 5 window 1x2x2 chalk
 5 pane 1x2x2 clear-sky

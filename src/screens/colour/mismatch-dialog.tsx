@@ -19,7 +19,7 @@ import { Glyph } from '@/ui/glyph';
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { thisYear } from '../common/use-register';
-import { madeWords, MISMATCH_WORDS, WEAKNESS_WORDS, differenceWords } from '../words/colour';
+import { evidenceWords, madeWords, MISMATCH_WORDS, WEAKNESS_WORDS, differenceWords } from '../words/colour';
 import { ExposureForm } from './exposure-form';
 
 /** One mismatch: why it shows so much, whether its fix is available, and what would do instead. */
@@ -38,7 +38,14 @@ export function MismatchDialog({
   const { mismatch } = fix;
   const [reason, setReason] = useState(mismatch.left?.reason ?? '');
   const { part, colour: wanted } = splitElementKey(mismatch.to);
-  const alternatives = alternativesFor(mismatch.to, workbench.palette, register, thisYear(), 4);
+  const alternatives = alternativesFor(
+    mismatch.to,
+    workbench.palette,
+    register,
+    thisYear(),
+    4,
+    mismatch.element,
+  );
   const act = (command: Command) => {
     perform(command);
     onClose();
@@ -56,6 +63,7 @@ export function MismatchDialog({
         ({mismatch.seen}) × ΔE {mismatch.deltaE.toFixed(1)}; {(100 * fix.share).toFixed(1)} % of all that is
         visible here.
       </p>
+      <p className="mb-3">{evidenceWords(mismatch, workbench.records.zone.get(mismatch.zone)?.name ?? '')}</p>
       <ExposureForm zone={mismatch.zone} element={mismatch.element} seen={mismatch.seen} />
       <h3 className="mt-4 mb-1">
         {fix.canBeHad ? 'What else would do' : 'It is not available. What would do instead'}

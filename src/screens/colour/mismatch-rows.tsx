@@ -2,12 +2,14 @@
 
 import clsx from 'clsx';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef } from 'react';
-import { isOpen, type Audit, type Fix } from '@/core/mismatch';
+import { useRef, useState } from 'react';
+import { isOpen, SURE, type Audit, type Fix } from '@/core/mismatch';
 import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
+import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { differenceName, costWords, fixSource, MISMATCH_WORDS } from '../words/colour';
+import { MismatchMenu } from './mismatch-menu';
 
 interface MismatchRowsProps {
   readonly audit: Audit;
@@ -16,24 +18,30 @@ interface MismatchRowsProps {
   readonly onOpen: (fix: Fix) => void;
 }
 
-const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_118px_76px_60px] items-center gap-2 px-4';
+const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_118px_76px_60px_28px] items-center gap-2 px-4';
 
-/** The mismatches, what shows most first, each with its fix. */
+/** The mismatches, what shows most first, each with its fix; below them, folded away, what may well be meant. */
 export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsProps) {
   const workbench = useBuild((s) => s.workbench);
+  const [unfolded, setUnfolded] = useState(false);
   const ids = new Set(chosen.map((f) => f.mismatch.id));
+  const rows: (Fix | 'fold')[] = [
+    ...audit.fixes,
+    ...(audit.doubtful.length > 0 ? (['fold'] as const) : []),
+    ...(unfolded ? audit.doubtful : []),
+  ];
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
-    count: audit.fixes.length,
+    count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => 42,
     overscan: 10,
   });
-  if (audit.fixes.length === 0)
+  if (rows.length === 0)
     return (
       <p className="text-soft p-4">
-        Every colour that is seen belongs to its zone’s scheme. If one does not look right to you, open the
-        zone and correct its scheme.
+        Every colour that is seen fits in with its like and its zone. If one does not look right to you, open
+        the zone and correct its scheme.
       </p>
     );
   return (
@@ -56,25 +64,40 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
       >
         <ul style={{ height: virtual.getTotalSize() }} className="relative">
           {virtual.getVirtualItems().map((item) => {
-            const fix = audit.fixes[item.index];
-            if (!fix) return null;
+            const row = rows[item.index];
+            if (!row) return null;
             return (
               <li
-                key={fix.mismatch.id}
+                key={row === 'fold' ? row : row.mismatch.id}
                 style={{ transform: `translateY(${item.start}px)` }}
                 className={clsx(
-                  GRID,
+                  row === 'fold' ? 'flex items-center px-4' : GRID,
                   'border-rule absolute inset-x-0 top-0 h-[42px] border-b',
-                  fix.mismatch.left && 'text-faint',
+                  row !== 'fold' && row.mismatch.left && 'text-faint',
                 )}
               >
-                <Row
-                  fix={fix}
-                  zone={workbench.records.zone.get(fix.mismatch.zone)?.name ?? ''}
-                  on={ids.has(fix.mismatch.id)}
-                  onToggle={(on) => onToggle(fix, on)}
-                  onOpen={() => onOpen(fix)}
-                />
+                {row === 'fold' ? (
+                  <button
+                    type="button"
+                    aria-expanded={unfolded}
+                    onClick={() => setUnfolded(!unfolded)}
+                    className="min-h-7 hover:underline"
+                  >
+                    {unfolded ? 'Fold away' : 'Show'} {count(audit.doubtful.length)} more that may well be
+                    meant so
+                  </button>
+                ) : (
+                  <>
+                    <Row
+                      fix={row}
+                      zone={workbench.records.zone.get(row.mismatch.zone)?.name ?? ''}
+                      on={ids.has(row.mismatch.id)}
+                      onToggle={(on) => onToggle(row, on)}
+                      onOpen={() => onOpen(row)}
+                    />
+                    <MismatchMenu fix={row} audit={audit} onLeave={() => onOpen(row)} />
+                  </>
+                )}
               </li>
             );
           })}
@@ -115,7 +138,11 @@ function Row({
       </span>
       <button type="button" onClick={onOpen} className="min-w-0 text-left leading-tight hover:underline">
         <span className="block truncate">
-          <b>{name}</b> <span className="text-soft">{MISMATCH_WORDS[mismatch.kind]},</span>{' '}
+          <b>{name}</b>{' '}
+          <span className="text-soft">
+            {MISMATCH_WORDS[mismatch.kind]}
+            {mismatch.official && ' in the official set'},
+          </span>{' '}
           <bdi className="text-soft">{zone}</bdi>
         </span>
         <span className="text-faint block truncate text-[12px]">
@@ -133,7 +160,11 @@ function Row({
       </span>
       <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
       <b className="text-right">
-        {fix.share === 0 ? '' : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
+        {mismatch.sure < SURE && !mismatch.left
+          ? `${Math.round(100 * mismatch.sure)} % sure`
+          : fix.share === 0
+            ? ''
+            : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
       </b>
     </>
   );

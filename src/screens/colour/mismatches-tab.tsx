@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { planFixes, type Audit, type Fix, type Register } from '@/core/mismatch';
+import { isOpen, planFixes, type Audit, type Fix, type Register } from '@/core/mismatch';
 import { takeTally, type Tally } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { readMoney } from '@/core/shared/money';
@@ -12,6 +12,7 @@ import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
 import { BudgetChart } from './budget-chart';
+import { ColourRulesDialog } from './colour-rules-dialog';
 import { SchemeDialog } from './scheme-dialog';
 import { MismatchDialog } from './mismatch-dialog';
 import { MismatchRows } from './mismatch-rows';
@@ -34,13 +35,20 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
   const [byHand, setByHand] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [opened, setOpened] = useState<string | null>(null);
   const [scheme, setScheme] = useState<ZoneId | null>(null);
+  const [rules, setRules] = useState(false);
   const most = audit.curve.steps.at(-1)?.cost ?? 0;
   const usual = audit.curve.steps.find((s) => s.value >= 0.8 * (audit.curve.steps.at(-1)?.value ?? 0));
   const typed = budgetText === null ? undefined : readMoney(budgetText);
   const budget = Math.min(typed ?? roundUp(usual?.cost ?? 0), 1e9);
   const chosen = useMemo(() => {
     const best = new Set(audit.curve.best(budget).map((i) => audit.open[i]?.mismatch.id));
-    return audit.open.filter((f) => byHand.get(f.mismatch.id) ?? best.has(f.mismatch.id));
+    // An official colour that sticks out is put right only once its zone's scheme has been agreed to.
+    const agreed = new Set(audit.zones.filter((z) => z.schemeSet).map((z) => z.zone));
+    const isProposed = ({ mismatch }: Fix) =>
+      best.has(mismatch.id) && (!mismatch.official || agreed.has(mismatch.zone));
+    return [...audit.open, ...audit.doubtful.filter(isOpen)].filter(
+      (f) => byHand.get(f.mismatch.id) ?? isProposed(f),
+    );
   }, [audit, budget, byHand]);
   const cost = chosen.reduce((s, f) => s + (f.cost ?? 0), 0);
   const shows = chosen.reduce((s, f) => s + f.mismatch.shows, 0);
@@ -68,9 +76,9 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
     { name: 'Set the budget', key: 'b', run: () => document.getElementById('budget')?.focus() },
     { name: 'Plan the chosen fixes', key: 'p', run: plan },
   ];
-  useCommands(keys, opened === null && scheme === null);
+  useCommands(keys, opened === null && scheme === null && !rules);
   const toggle = (f: Fix, on: boolean) => setByHand(new Map(byHand).set(f.mismatch.id, on));
-  const shown = audit.fixes.find((f) => f.mismatch.id === opened);
+  const shown = [...audit.fixes, ...audit.doubtful].find((f) => f.mismatch.id === opened);
   return (
     <div className="flex h-full flex-col">
       <header className="flex flex-wrap items-end gap-4 px-4 pt-3 pb-2">
@@ -101,7 +109,7 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
       </header>
       <div className="grid min-h-0 flex-1 max-lg:overflow-auto lg:grid-cols-[1fr_320px]">
         <div className="flex min-h-0 min-w-0 flex-col lg:overflow-auto">
-          <ZoneBars audit={audit} onScheme={setScheme} />
+          <ZoneBars audit={audit} onScheme={setScheme} onRules={() => setRules(true)} />
           <MismatchRows
             audit={audit}
             chosen={chosen}
@@ -136,12 +144,18 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
           <Button look="main" disabled={chosen.length === 0} onClick={plan}>
             Plan these <Key>P</Key>
           </Button>
+          {chosen.length === 0 && audit.open.some((f) => f.mismatch.official) && (
+            <p>
+              What is odd in the official set is chosen once you have agreed to its zone’s scheme, or tick it.
+            </p>
+          )}
           <p className="text-faint text-[12px]">
             Planned entries go into a modification for each zone. The balance above already shows them.
           </p>
         </aside>
       </div>
       {shown && <MismatchDialog fix={shown} register={register} onClose={() => setOpened(null)} />}
+      {rules && <ColourRulesDialog audit={audit} onClose={() => setRules(false)} />}
       {scheme && <SchemeDialog zone={scheme} audit={audit} onClose={() => setScheme(null)} />}
     </div>
   );

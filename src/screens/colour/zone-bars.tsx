@@ -1,14 +1,25 @@
 'use client';
 
-import type { Audit } from '@/core/mismatch';
+import { agreeToSchemes, type Audit } from '@/core/mismatch';
 import type { ZoneId } from '@/core/shared/ids';
+import { Button } from '@/ui/button';
 import { count } from '@/ui/numbers';
 import { usePalette } from '@/ui/palette-context';
 import { useBuild } from '../common/build-store';
 
 /** What is seen of each zone, by colour, to scale: what is off the scheme is raised and ringed. */
-export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: ZoneId) => void }) {
+export function ZoneBars({
+  audit,
+  onScheme,
+  onRules,
+}: {
+  audit: Audit;
+  onScheme: (zone: ZoneId) => void;
+  onRules: () => void;
+}) {
   const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const proposed = audit.zones.filter((z) => !z.schemeSet && z.scheme.length > 0);
   const palette = usePalette();
   return (
     <section aria-label="What is visible, by zone" className="bg-background text-background-ink px-4 py-3">
@@ -17,6 +28,12 @@ export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: Z
         <span className="text-background-soft text-[12px]">
           raised and ringed = off the scheme · a zone opens its scheme
         </span>
+        {proposed.length > 0 && (
+          <Button onClick={() => perform(agreeToSchemes(workbench, proposed))}>
+            Agree to {proposed.length === 1 ? 'the scheme' : `${proposed.length} schemes`} proposed
+          </Button>
+        )}
+        <Button onClick={onRules}>Rules</Button>
       </div>
       <ul className="flex flex-col gap-2.5">
         {audit.zones.map((z) => (
@@ -25,13 +42,13 @@ export function ZoneBars({ audit, onScheme }: { audit: Audit; onScheme: (zone: Z
               type="button"
               className="min-h-7 truncate text-left leading-tight"
               onClick={() => onScheme(z.zone)}
-              title="Open the scheme"
+              title={`Open the scheme${z.scheme.length > 0 ? `: ${z.scheme.join(', ')}` : ''}`}
             >
               <bdi className="block truncate font-semibold hover:underline">
                 {workbench.records.zone.get(z.zone)?.name}
               </bdi>
-              <span className="text-background-soft block text-[12px]">
-                {count(z.seen)} seen{z.schemeSet ? '' : ' · proposed'}
+              <span className="text-background-soft block truncate text-[12px]">
+                {z.schemeSet ? `${count(z.seen)} seen` : `proposed: ${z.scheme.join(', ') || 'none'}`}
               </span>
             </button>
             <div

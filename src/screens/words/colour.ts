@@ -1,9 +1,9 @@
-import type { Audit, Availability, Fix, Made, MismatchKind } from '@/core/mismatch';
+import type { Audit, Availability, Fix, Made, Mismatch, MismatchKind } from '@/core/mismatch';
 import type { LeftBecause } from '@/core/recolouring';
 import type { FadingGrade } from '@/core/colour';
 import type { Because, FadingOptionName, OptionsReport } from '@/core/fading';
-import type { Weakness } from '@/core/parts';
-import { count, money } from '@/ui/numbers';
+import { splitElementKey, type Weakness } from '@/core/parts';
+import { count, money, pieces } from '@/ui/numbers';
 import { FADING_OPTION_WORDS } from './inspection';
 
 export const MISMATCH_WORDS: Readonly<Record<MismatchKind, string>> = {
@@ -15,6 +15,26 @@ export const MISMATCH_WORDS: Readonly<Record<MismatchKind, string>> = {
   'exposed filler': 'filler that is seen',
   placeholder: 'placeholder still waiting',
 };
+
+/** Why it reads as a mistake, in the figures it rests on: "2 of it beside 8 in berry; kelp is nowhere else in Wharf." */
+export function evidenceWords(m: Mismatch, zone: string): string {
+  const [is, to] = [m.element, m.to].map((e) => splitElementKey(e).colour);
+  const sure = `${Math.round(100 * m.sure)} % sure.`;
+  if (!m.evidence) return m.sure === 1 ? 'You said so.' : `It is not of the colours of ${zone}: ${sure}`;
+  const { like, elsewhere, leads, mirror } = m.evidence;
+  const words = [
+    `${count(m.qty)} in ${is} beside ${count(like)} of the same in ${to}`,
+    elsewhere === 0
+      ? `${is} is nowhere else in ${zone}`
+      : `${pieces(elsewhere)} of other parts of ${zone} in ${is}${leads > 0 ? `, ${leads === 1 ? 'one part' : `${count(leads)} parts`} mostly so` : ''}`,
+    mirror === 'differs'
+      ? `the other side has ${to} there`
+      : mirror === 'the same'
+        ? 'the other side has the same'
+        : '',
+  ];
+  return `${words.filter(Boolean).join('; ')}: ${sure}`;
+}
 
 export const madeWords = (made: Made, can: Availability): string =>
   can === 'never' || !made.made
@@ -55,8 +75,9 @@ export function auditHeadline(audit: Audit): string {
   const reach = curve.steps.at(-1)?.value ?? 0;
   const [share, words] = reach >= 0.8 * shows ? [0.8, 'four fifths'] : [0.5, 'half'];
   const step = curve.steps.find((s) => s.value >= share * shows);
+  const all = step && step.value >= shows - 1e-9;
   return step
-    ? `${mismatches} ${money(step.cost)} fixes ${words} of what is visible.`
+    ? `${mismatches} ${money(step.cost)} fixes ${all ? 'all' : words} of what is visible.`
     : `${mismatches} ${money(curve.steps.at(-1)?.cost ?? 0)} fixes ${Math.round((100 * reach) / Math.max(1e-9, shows))} % of what is visible; the rest is not available.`;
 }
 
