@@ -40,7 +40,10 @@ describe('models with planted faults', () => {
       (shape) => [shape, over(5001, 5400, (m) => m.shape === shape)] as const,
     );
     const all = over(5001, 5400);
-    console.table(Object.fromEntries([...rows, ['all', all]]));
+    for (const [shape, r] of [...rows, ['all', all] as const])
+      process.stdout.write(
+        `${shape}: ${r.models} models, ${r.planted} planted, found ${r.recall}, true ${r.precision}, remedy right ${r.remedy}\n`,
+      );
     expect(all.models).toBe(400);
     expect(all.recall).toBeGreaterThanOrEqual(0.95);
     expect(all.precision).toBeGreaterThanOrEqual(0.9);
