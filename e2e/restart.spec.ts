@@ -98,7 +98,7 @@ test('the server is killed and started again: what was logged is there', async (
       .click();
     await expect(page.getByRole('heading', { name: 'The workspace cannot be opened.' })).toBeHidden();
     await page.goto(`http://127.0.0.1:${PORT}/`);
-    await expect(page.getByRole('link', { name: /Lightkeeper/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Lightkeeper's House/ })).toBeVisible();
   } finally {
     await kill(server);
   }

@@ -12,6 +12,7 @@ interface Shot {
 }
 
 const HOUSE = /Lightkeeper's House/;
+const GARDEN = /Lightkeeper's garden/;
 const type = (line: string) => (page: Page) => page.locator('#log-line').fill(line);
 
 /** One picture of each main view, from the demo data. */
@@ -79,7 +80,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'buying-plan',
-    build: HOUSE,
+    build: GARDEN,
     path: '/parts',
     act: async (page) => {
       await page.keyboard.press('Alt+2');
@@ -87,7 +88,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 20_000 });
     },
   },
-  { name: 'needed', build: HOUSE, path: '/parts' },
+  { name: 'needed', build: GARDEN, path: '/parts' },
   { name: 'put-away', build: HOUSE, path: '/parts', act: (page) => page.keyboard.press('Alt+5') },
   {
     name: 'these-boxes-only',

@@ -17,6 +17,9 @@ import {
 import type { Database } from './database';
 import { accounts } from './schema';
 
+/** Places that come and go with no record. */
+const OWNERLESS: readonly string[] = ['outside', 'own', 'gone'];
+
 /** The places that come and go with a record. */
 function placesOf({ type, record }: TypedRecord): AccountKey[] {
   switch (type) {
@@ -51,7 +54,7 @@ function placesNamed(diff: Diff): Set<AccountKey> {
 
 /** Opens the places of what a diff adds, and those that nobody owns. One that was closed is open again. */
 export function openPlaces(db: Database, diff: Diff): void {
-  const ownerless = [...placesNamed(diff)].filter((a) => ['outside', 'gone'].includes(placeOf(a)));
+  const ownerless = [...placesNamed(diff)].filter((a) => OWNERLESS.includes(placeOf(a)));
   const rows = [...new Set([...diff.added.flatMap(placesOf), ...ownerless])].map(accountRow);
   const owner = (column: string) => sql.raw(`excluded.${column}`);
   for (let i = 0; i < rows.length; i += 500)
@@ -93,7 +96,7 @@ export function lostPlace(db: Database, diff: Diff): AccountKey | undefined {
   const keys = JSON.stringify([...placesNamed(diff)].filter((a) => !closing.has(a)));
   return db.get<{ id: AccountKey } | undefined>(sql`
     select k.value as id from json_each(${keys}) k left join accounts a on a.id = k.value
-      where a.id is null or (a.place not in ('outside', 'gone')
+      where a.id is null or (a.place not in ('outside', 'own', 'gone')
         and coalesce(a.zone, a.tray, a.copy, a.order_id, a.build) is null)
       limit 1`)?.id;
 }
@@ -122,7 +125,7 @@ export function leftInPlaces(db: Database, diff: Diff): BalanceRow | undefined {
 }
 
 /** True of a row of accounts, called `a`, that nobody owns any more. What a box shipped is no place that holds pieces. */
-const CLOSED = sql`a.place not in ('outside', 'gone', 'shipped')
+const CLOSED = sql`a.place not in ('outside', 'own', 'gone', 'shipped')
   and coalesce(a.zone, a.tray, a.copy, a.order_id, a.build) is null`;
 
 /** True when a diff deletes what a place belongs to. */

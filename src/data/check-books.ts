@@ -88,7 +88,8 @@ function overdrawnFault(db: Database): BooksFault | undefined {
       union all
       select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
         where e.state = 'done'
-    ) where account <> 'outside' and account not glob 'shipped:*'
+    ) where account <> 'outside' and account <> 'own' and account not glob 'own:*'
+        and account not glob 'shipped:*'
       group by account, element, grade having sum(qty) < 0 limit 1`);
   return row && { law: 'overdrawn', where: `${row.element} in ${row.account}` };
 }

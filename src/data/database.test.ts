@@ -137,7 +137,7 @@ const INSPECTED: Diff = joinDiffs(
   added('madeIn', { id: ELEMENT, element: ELEMENT, from: 1999, to: null }),
   added('fadingGrades', { id: 'fading', from: [1, 2, 3, 4] }),
   added('simulatedClock', { id: 'clock', daysAhead: 12 }),
-  added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true }),
+  added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true, elsewhere: null }),
   added('claimRank', { id: BUILD, rank: 2 }),
   added('waiting', {
     id: asId<WaitingId>('w'),

@@ -52,7 +52,7 @@ export function fillOwnParts(
     glasshouse,
     'bind the glasshouse to its trams, and plan a second model',
     joinDiffs(
-      added('buildSources', { id: glasshouse, build: glasshouse, boxesOnly: true }),
+      added('buildSources', { id: glasshouse, build: glasshouse, boxesOnly: true, elsewhere: null }),
       added('poolModel', {
         id: asId<PoolModelId>(newId()),
         build: glasshouse,

@@ -1,11 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { openPlaceholders, sparesAccount } from '@/core/ledger';
+import { cameFrom, openPlaceholders, originName, sparesAccount } from '@/core/ledger';
 import { partOf, splitElementKey } from '@/core/parts';
 import { PALETTE } from '@/core/colour';
 import { openDatabase, type Handle } from '@/data/database';
 import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
-import { needOf } from '@/core/need';
+import { needOf, statesOf, totalsOf } from '@/core/need';
 import { compareOptions, fadingByZone } from '@/core/fading';
 import { completeness } from '@/core/inspection';
 import { openWorkbench } from '@/server/snapshot';
@@ -50,7 +50,7 @@ describe('the demo', () => {
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {
-    const house = workbench(/Lightkeeper/);
+    const house = workbench(/Lightkeeper's House/);
     const f = house.built.figures({ of: 'build' });
     expect(house.modifications.length).toBeGreaterThanOrEqual(6);
     expect(f.shipped).toBe(412);
@@ -104,8 +104,10 @@ describe('the demo', () => {
     expect([...ferry.records.finding.values()].some((f) => f.photo)).toBe(true);
   });
 
-  it('has a house with a need of about 60 lots, and a glasshouse bound to its two trams', () => {
-    const need = needOf(workbench(/Lightkeeper/));
+  it('has a garden with a need of about 60 lots, and a glasshouse bound to its two trams', () => {
+    const garden = workbench(/Lightkeeper's garden/);
+    expect(garden.records.copy.size).toBe(0);
+    const need = needOf(garden);
     expect(need.lots.length).toBeGreaterThanOrEqual(50);
     expect(need.lots.some((l) => l.hidden)).toBe(true);
     const glass = workbench(/Glasshouse/);
@@ -114,5 +116,18 @@ describe('the demo', () => {
       'Night Tram Nine',
     ]);
     expect(glass.planned.figures({ of: 'build' }).net).toBeLessThan(0);
+  });
+
+  it('has a tram by somebody who counts nothing: had, bought and to buy add up, and nothing is paid by accident', () => {
+    const tram = workbench(/from the tub/);
+    const f = tram.built.figures({ of: 'build' });
+    expect(f).toMatchObject({ outOfPocket: 44, bought: 4, boughtUnpriced: 0 });
+    expect(f.fromOwn).toBeGreaterThan(10);
+    const totals = totalsOf(statesOf(tram, { of: 'build' }));
+    expect(totals.bought.pieces).toBe(4);
+    expect(totals['to buy'].pieces).toBe(2);
+    const from = cameFrom(tram.built).map((c) => originName(c.origin, tram.records.copy));
+    expect(from).toEqual(expect.arrayContaining(['pier railway, 1996', 'a friend', 'Night Tram Nine']));
+    expect([...tram.records.copy.values()].map((c) => c.price)).toEqual([null]);
   });
 });

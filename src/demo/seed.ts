@@ -7,9 +7,11 @@ import {
   toBuy,
   Workbench,
   phasesOf,
+  addZone,
+  setElsewhere,
 } from '../core/workbench';
 import type { Command, Source } from '@/core/ledger';
-import { added, joinDiffs, type Modification } from '../core/ledger';
+import { added, joinDiffs, placeOf, type Entry, type Modification, type PriceOf } from '../core/ledger';
 import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import {
   asId,
@@ -34,7 +36,16 @@ import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
 import { fillOwnParts } from './fill-own-parts';
-import { GLASSHOUSE_STORY, ICEBREAKER_LATER, ICEBREAKER_STORY, LIGHTKEEPERS_STORY, type Step } from './story';
+import {
+  GARDEN_STORY,
+  GARDEN_ZONES,
+  GLASSHOUSE_STORY,
+  ICEBREAKER_LATER,
+  ICEBREAKER_STORY,
+  LIGHTKEEPERS_STORY,
+  TRAM_STORY,
+  type Step,
+} from './story';
 import { demoOwnParts } from './own-parts';
 import { inspectFerry, inspectHouse } from './inspections';
 
@@ -86,8 +97,14 @@ export function seedDemo(handle: Handle): void {
   );
   tell(handle, glass.build, GLASSHOUSE_STORY, newId, clock);
   const house = must(importBoxes({ ...agedHouse(), request: newId() }, context()));
+  buys(handle, house.build, newId, clock);
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
   inspectHouse(handle, house.build, newId, clock);
+  garden(handle, newId, clock);
+  const tram = boxes(nightTram, 'Night tram, from the tub', 'second-hand', 0);
+  const loose = { ...tram, boxes: tram.boxes.map((b) => ({ ...b, price: null })) };
+  const night = must(importBoxes({ ...loose, request: newId() }, context()));
+  tell(handle, night.build, TRAM_STORY, newId, clock);
   tell(handle, ship.build, ICEBREAKER_LATER, newId, clock);
   fillOwnParts(handle, glass.build, newId, clock);
 }
@@ -148,14 +165,48 @@ function pricedElements(): ElementKey[] {
 
 /** Elements that the garden is planned from: the price book knows them too. */
 function gardenElements(): ElementKey[] {
-  const lines = LIGHTKEEPERS_STORY.flatMap((s) =>
-    s.do === 'modification' && /garden/.test(s.title) ? s.lines : [],
-  );
+  const lines = GARDEN_STORY.flatMap((s) => (s.do === 'modification' ? s.lines : []));
   return lines.flatMap((line) =>
     [...line.matchAll(/\+\d+ (.+?) ([a-z-]+)(?=,| plan)/g)].map(([, part = '', colour = '']) =>
       elementKey(readPartName(part).part.id, asId<ColourId>(colour)),
     ),
   );
+}
+
+/** The garden has no box: it begins empty, with its zones. */
+function garden(handle: Handle, newId: () => string, clock: Clock): void {
+  const begun = must(
+    importBoxes(
+      {
+        build: { name: "Lightkeeper's garden" },
+        boxes: [],
+        colours: { made: [], matched: [] },
+        memory: null,
+        request: newId(),
+      },
+      { handle, newId, now: clock() },
+    ),
+  );
+  const { build } = begun;
+  for (const name of GARDEN_ZONES) {
+    const snapshot = build && takeSnapshot(handle, build);
+    if (!snapshot) throw new Error('the garden has been begun');
+    const workbench = new Workbench(snapshot);
+    const { label, diff } = addZone(workbench, name, workbench.rootZone.id, {
+      newId,
+      now: clock().toISOString(),
+    });
+    must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, clock()));
+  }
+  tell(handle, build, GARDEN_STORY, newId, clock);
+}
+
+/** The house's owner counts what is in the trays, and buys the rest. */
+function buys(handle: Handle, build: BuildId | undefined, newId: () => string, clock: Clock): void {
+  const snapshot = build && takeSnapshot(handle, build);
+  if (!snapshot) throw new Error('a build that buys is there');
+  const { label, diff } = setElsewhere(new Workbench(snapshot), 'bought');
+  must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, clock()));
 }
 
 type Clock = () => Date;
@@ -211,7 +262,7 @@ function playStep(
       throw new Error(
         `the story cannot log ${line}: ${JSON.stringify([reading.problems, reading.clauses.map((c) => c.problem ?? c.understood)])}`,
       );
-    act(logLine(workbench, reading, line, source()));
+    act(withPaid(logLine(workbench, reading, line, source()), workbench.priceOf));
   };
   switch (step.do) {
     case 'modification': {
@@ -222,7 +273,7 @@ function playStep(
     case 'place': {
       const workbench = open();
       const entries = workbench.entries.filter((e) => e.note === step.match && e.state === 'planned');
-      act(must(markDone(workbench, entries, source(), step.steps)));
+      act(withPaid(must(markDone(workbench, entries, source(), step.steps)), workbench.priceOf));
       return;
     }
     case 'order': {
@@ -249,6 +300,19 @@ function playStep(
       for (const line of step.lines) log(openWhatIf(id), byTitle(step.modification), line, true);
     }
   }
+}
+
+/** What the story bought without naming a price cost what the price book says. */
+function withPaid(command: Command, priceOf: PriceOf): Command {
+  const paid = (record: Entry): Entry => ({
+    ...record,
+    movements: record.movements.map((m) =>
+      placeOf(m.from) === 'outside' && m.worth === null ? { ...m, worth: priceOf(m.element, m.grade) } : m,
+    ),
+  });
+  const added = command.diff.added.map((r) => (r.type === 'entry' ? { ...r, record: paid(r.record) } : r));
+  const changed = command.diff.changed.map((c) => (c.type === 'entry' ? { ...c, to: paid(c.to) } : c));
+  return { ...command, diff: { ...command.diff, added, changed } };
 }
 
 function startModification(

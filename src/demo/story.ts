@@ -123,31 +123,6 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     lines: ['-6 slope 45 2x2 brick-red plan #fit', '+2 arch 1x4 chalk plan'],
   },
   {
-    do: 'modification',
-    title: 'A walled garden behind the house',
-    zone: 'Quay',
-    phase: 'Later',
-    why: 'Bare rock behind the kitchen.',
-    lines: [
-      '+7 plate 2x3 flint, +8 tile 2x2 ash, +4 brick 1x4 ash, +5 tile 2x2 flint plan "garden wall"',
-      '+7 plate 2x8 slate, +12 brick 1x2 flint, +13 plate 1x6 slate, +6 plate 4x6 flint plan "garden wall"',
-      '+25 curved slope 2x1 flint, +9 tile 2x2 slate, +12 plate 2x3 ash, +4 brick 1x4 flint plan "garden wall"',
-      '+17 fence 1x4 slate, +17 slope 45 2x1 flint, +11 slope 33 3x1 slate, +5 brick 1x3 ash plan "garden wall"',
-      '+20 slope 33 3x1 flint, +26 round brick 2x2 ash, +25 tile 1x3 slate, +17 plate 1x6 ash plan "garden wall"',
-      '+24 plate 1x6 oyster, +9 slope 33 3x1 kelp, +22 tile 1x6 kelp, +21 tile 1x3 oyster plan "glass lean-to"',
-      '+7 plate 1x6 kelp, +11 brick 1x3 oyster, +23 plate 2x8 oyster, +14 plate 2x3 chalk plan "glass lean-to"',
-      '+18 plate 1x3 kelp, +15 brick 1x2 chalk, +25 brick 1x4 kelp, +14 tile 1x3 chalk plan "glass lean-to"',
-      '+8 plate 4x6 kelp, +23 masonry brick 1x2 kelp, +13 panel 1x2x2 chalk, +18 curved slope 2x1 chalk plan "glass lean-to"',
-      '+12 plate 4x6 chalk, +9 tile 2x2 oyster, +5 brick 1x2 kelp, +15 slope 33 3x1 chalk plan "glass lean-to"',
-      '+22 tile 1x6 fern, +10 brick 2x2 leek, +7 slope 45 2x1 dune, +5 brick 1x3 bark plan "beds and path"',
-      '+25 plate 1x3 cocoa, +5 brick 2x3 cocoa, +22 round brick 2x2 leek, +5 plate 2x3 fern plan "beds and path"',
-      '+13 brick 2x2 cocoa, +11 arch 1x4 dune, +19 slope 33 3x1 leek, +17 brick 1x3 dune plan "beds and path"',
-      '+24 slope 33 3x1 dune, +11 plate 2x8 fern, +11 fence 1x4 dune, +8 slope 45 2x1 fern plan "beds and path"',
-      '+14 tile 1x3 bark, +22 round plate 2x2 bark, +19 tile 2x2 bark, +14 round plate 2x2 dune plan "beds and path"',
-      '+24 brick 2x4 slate, +18 brick 1x6 slate plan hidden "core of the wall"',
-    ],
-  },
-  {
     do: 'whatIf',
     name: 'Roof in slate',
     modification: 'Roof over the landing',
@@ -158,6 +133,49 @@ export const LIGHTKEEPERS_STORY: readonly Step[] = [
     name: 'Roof in bark',
     modification: 'Roof over the landing',
     lines: ['+14 slope 45 2x2 bark', '+12 tile 2x2 bark'],
+  },
+];
+
+/** A walled garden to stand behind the house: begun with no box, planned from the ground up, all of it still to buy. */
+export const GARDEN_ZONES = ['Wall', 'Glass lean-to', 'Beds and path'] as const;
+export const GARDEN_STORY: readonly Step[] = [
+  {
+    do: 'modification',
+    title: 'Build the wall',
+    zone: 'Wall',
+    why: 'Bare rock behind the kitchen.',
+    lines: [
+      '+7 plate 2x3 flint, +8 tile 2x2 ash, +4 brick 1x4 ash, +5 tile 2x2 flint plan',
+      '+7 plate 2x8 slate, +12 brick 1x2 flint, +13 plate 1x6 slate, +6 plate 4x6 flint plan',
+      '+25 curved slope 2x1 flint, +9 tile 2x2 slate, +12 plate 2x3 ash, +4 brick 1x4 flint plan',
+      '+17 fence 1x4 slate, +17 slope 45 2x1 flint, +11 slope 33 3x1 slate, +5 brick 1x3 ash plan',
+      '+20 slope 33 3x1 flint, +26 round brick 2x2 ash, +25 tile 1x3 slate, +17 plate 1x6 ash plan',
+      '+24 brick 2x4 slate, +18 brick 1x6 slate plan hidden',
+    ],
+  },
+  {
+    do: 'modification',
+    title: 'A glass lean-to',
+    zone: 'Glass lean-to',
+    lines: [
+      '+24 plate 1x6 oyster, +9 slope 33 3x1 kelp, +22 tile 1x6 kelp, +21 tile 1x3 oyster plan',
+      '+7 plate 1x6 kelp, +11 brick 1x3 oyster, +23 plate 2x8 oyster, +14 plate 2x3 chalk plan',
+      '+18 plate 1x3 kelp, +15 brick 1x2 chalk, +25 brick 1x4 kelp, +14 tile 1x3 chalk plan',
+      '+8 plate 4x6 kelp, +23 masonry brick 1x2 kelp, +13 panel 1x2x2 chalk, +18 curved slope 2x1 chalk plan',
+      '+12 plate 4x6 chalk, +9 tile 2x2 oyster, +5 brick 1x2 kelp, +15 slope 33 3x1 chalk plan',
+    ],
+  },
+  {
+    do: 'modification',
+    title: 'Beds and a path',
+    zone: 'Beds and path',
+    lines: [
+      '+22 tile 1x6 fern, +10 brick 2x2 leek, +7 slope 45 2x1 dune, +5 brick 1x3 bark plan',
+      '+25 plate 1x3 cocoa, +5 brick 2x3 cocoa, +22 round brick 2x2 leek, +5 plate 2x3 fern plan',
+      '+13 brick 2x2 cocoa, +11 arch 1x4 dune, +19 slope 33 3x1 leek, +17 brick 1x3 dune plan',
+      '+24 slope 33 3x1 dune, +11 plate 2x8 fern, +11 fence 1x4 dune, +8 slope 45 2x1 fern plan',
+      '+14 tile 1x3 bark, +22 round plate 2x2 bark, +19 tile 2x2 bark, +14 round plate 2x2 dune plan',
+    ],
   },
 ];
 
@@ -214,5 +232,35 @@ export const ICEBREAKER_LATER: readonly Step[] = [
     title: 'Deck rail',
     zone: 'Helideck',
     lines: ['+9 fence 1x4 slate, +2 brick 1x4 ash from own parts plan'],
+  },
+];
+
+/**
+ * The night tram of somebody who keeps bricks in tubs and counts none of them: everything is done first and logged after,
+ * from what is there, from an old set and from a friend.
+ */
+export const TRAM_STORY: readonly Step[] = [
+  {
+    do: 'modification',
+    title: 'A destination blind at both ends',
+    zone: 'Tram',
+    why: 'It went nowhere.',
+    lines: [
+      '+4 tile 1x4 chalk, +4 panel 1x2x1 chalk, +2 tile 1x2 amber',
+      '-4 tile 1x4 dune #style',
+      '+2 bar 1x4 soot from "pier railway, 1996" "trolley pole"',
+    ],
+  },
+  {
+    do: 'modification',
+    title: 'Benches along both sides',
+    zone: 'Tram',
+    lines: ['+10 plate 1x4 bark, +10 slope 45 2x1 bark from "a friend"', '+6 tile 1x2 bark own plan'],
+  },
+  {
+    do: 'modification',
+    title: 'Headlamps that shine',
+    zone: 'Tram',
+    lines: ['+4 round plate 1x1 clear-lamp bought 0.11', '+2 dish 2x2 clear-lamp buy'],
   },
 ];

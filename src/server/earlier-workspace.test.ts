@@ -147,7 +147,7 @@ describe('a workspace of before plain words', () => {
   const read = <T extends RecordType>(type: T, id: string) => readRecord(handle.db, type, id);
 
   it('has every record under its name of today', () => {
-    expect(read('buildSources', 'b')).toEqual({ id: 'b', build: 'b', boxesOnly: true });
+    expect(read('buildSources', 'b')).toEqual({ id: 'b', build: 'b', boxesOnly: true, elsewhere: null });
     expect(read('claimRank', 'b')).toEqual({ id: 'b', rank: 4 });
     expect(read('fadingGrades', 'fading')).toEqual({ id: 'fading', from: [1, 2, 3, 4] });
     expect(read('simulatedClock', 'clock')).toEqual({ id: 'clock', daysAhead: 12 });
@@ -217,7 +217,7 @@ describe('a mod file of before plain words', () => {
       value: {
         inspectionCards: [{ display: 'hung' }],
         leftMismatches: [{ reason: 'so it stays' }],
-        buildSources: [{ id: 'b', build: 'b', boxesOnly: true }],
+        buildSources: [{ id: 'b', build: 'b', boxesOnly: true, elsewhere: null }],
         keptAssemblies: [{ name: 'Lamp' }],
         entries: [{ kind: 'renew', movements: [{ from: 'stock:t' }, { to: 'spares:b' }] }],
         stock: [{ trayName: 'A1', qty: 2 }],

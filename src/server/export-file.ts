@@ -1,5 +1,7 @@
 import { byPlace } from '@/core/workbench';
-import { inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
+import { cameFromCsv, inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
+import { originName } from '@/core/ledger';
+import { statesOf } from '@/core/need';
 import { ordersCsv, pickCsv } from '@/core/orders';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
@@ -12,6 +14,7 @@ export const FILES = [
   'spares.csv',
   'orders.csv',
   'pick-list.csv',
+  'came-from.csv',
   'mod.json',
 ] as const;
 export type FileName = (typeof FILES)[number];
@@ -47,12 +50,13 @@ export function exportFile(
       .slice(0, 60) || 'build'
   }-${file}`;
   const text: Record<FileName, () => string> = {
-    'worklog.csv': () => worklogCsv(context(true), sorted),
+    'worklog.csv': () => worklogCsv(context(true), sorted, statesOf(workbench, { of: 'build' })),
     'inventory-as-built.csv': () => inventoryCsv(context(false)),
     'inventory-as-planned.csv': () => inventoryCsv(context(true)),
     'spares.csv': () => sparesCsv(context(false)),
     'orders.csv': () => ordersCsv(workbench),
     'pick-list.csv': () => pickCsv(workbench),
+    'came-from.csv': () => cameFromCsv(context(false), (o) => originName(o, workbench.records.copy)),
     'mod.json': () =>
       `${JSON.stringify(makeModFile(workbench.records, build, workbench.planned), null, 1)}\n`,
   };

@@ -64,6 +64,7 @@ export function importBoxes(input: ImportBoxes, context: ImportContext): Taken {
   );
   const newZones = [...zones.values()].filter((z) => z.fresh).map((z) => z.zone);
   const sets = [...new Set(input.boxes.map((b) => b.setName))].join(' and ');
+  const label = sets || !('name' in input.build) ? `import ${sets}` : `begin ${input.build.name}`;
   const diff = joinDiffs(
     start,
     added('zone', ...newZones),
@@ -72,7 +73,7 @@ export function importBoxes(input: ImportBoxes, context: ImportContext): Taken {
   );
   const done = perform(
     handle,
-    { id: asId(input.request), scope: buildId, label: cutText(`import ${sets}`, 500), diff },
+    { id: asId(input.request), scope: buildId, label: cutText(label, 500), diff },
     now,
     fingerprint(input),
   );

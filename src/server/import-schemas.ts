@@ -51,7 +51,8 @@ const box = z.strictObject({
   copies: z.int().min(1).max(50),
   condition: z.enum(['new', 'second-hand']),
   role: z.enum(['base', 'donor']),
-  price: money,
+  /** Null = not known, 0 = a gift. */
+  price: money.nullable(),
   lots: z.array(lot).min(1).max(TABLE.rows),
 });
 

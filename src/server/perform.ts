@@ -4,7 +4,7 @@ import {
   diffOf,
   emptyRecordSet,
   entryFault,
-  placeOf,
+  isEndless,
   scopesOf,
   zoneOf,
   zoneTreeFault,
@@ -252,6 +252,6 @@ function drawnFrom(entries: {
   const gave = [...entries.removed, ...entries.changed.map((c) => c.from)].flatMap((e) =>
     e.movements.map((m) => m.to),
   );
-  const real = [...takes, ...gave].filter((a) => !['shipped', 'outside'].includes(placeOf(a)));
+  const real = [...takes, ...gave].filter((a) => !isEndless(a));
   return [...new Set(real)];
 }

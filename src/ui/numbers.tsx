@@ -35,3 +35,21 @@ export const knownMoney = (sum: number, unpriced: number): string =>
 
 /** "M 03" */
 export const modNo = (no: number): string => `M ${String(no).padStart(2, '0')}`;
+
+/** What was paid for a box: its price, that it was a gift, or that nobody knows. */
+export const boxPrice = (price: number | null): string =>
+  price === null ? 'price not known' : price === 0 ? 'a gift' : money(price);
+
+/** What was paid for some boxes: "£40.00 paid, 1 without a known price". */
+export const paidWords = ({
+  worth,
+  unpriced,
+}: {
+  readonly worth: number;
+  readonly unpriced: number;
+}): string =>
+  unpriced === 0
+    ? `${money(worth)} paid`
+    : worth === 0
+      ? 'price not known'
+      : `${money(worth)} paid, ${count(unpriced)} without a known price`;

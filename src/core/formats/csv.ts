@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import {
+  cameFrom,
   ENTRY_KINDS,
   offPieces,
   onPieces,
@@ -9,11 +10,13 @@ import {
   type Books,
   type Entry,
   type Modification,
+  type Origin,
   type PriceOf,
   type Zone,
 } from '../ledger';
 import { elementName, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { Colour } from '../colour';
+import { PART_STATES, type PartState, type StatePart } from '../need';
 import { moneyAsDecimal } from '../shared/money';
 
 export type Cell = string | number;
@@ -70,13 +73,30 @@ export const WORKLOG_COLUMNS = [
   'out of pocket',
   'worth',
   'without a price',
+  'had',
+  'had worth',
+  'bought',
+  'bought paid',
+  'ordered',
+  'ordered paid',
+  'to buy',
+  'to buy about',
   'hidden',
   'note',
   'logged',
 ] as const;
 
-/** One row an entry, in worklog order. The sums of its number columns are the tally's figures. */
-export function worklogCsv(context: FileContext, entries: readonly Entry[]): string {
+/**
+ * One row an entry, in worklog order. The sums of its number columns are the tally's figures; `parts` are the states of
+ * what goes in, as `statesOf` gives them.
+ */
+export function worklogCsv(
+  context: FileContext,
+  entries: readonly Entry[],
+  parts: readonly StatePart[],
+): string {
+  const states = new Map<string, StatePart[]>();
+  for (const p of parts) states.set(p.entry.id, [...(states.get(p.entry.id) ?? []), p]);
   const mods = new Map(context.modifications.map((m) => [m.id, m]));
   const list = (pieces: { element: ElementKey }[]) => pieces.map((p) => elementName(p.element)).join(' + ');
   const sum = (pieces: { qty: number }[]) => pieces.reduce((s, p) => s + p.qty, 0);
@@ -104,12 +124,19 @@ export function worklogCsv(context: FileContext, entries: readonly Entry[]): str
       known(part.outOfPocket, part.boughtUnpriced),
       known(part.worthIn, part.unpriced),
       part.unpriced,
+      ...PART_STATES.flatMap((s) => stateCells(states.get(e.id), s)),
       e.hidden ? 'yes' : '',
       e.note,
       e.loggedAt,
     ];
   });
   return writeCsv(WORKLOG_COLUMNS, rows);
+}
+
+/** Pieces and money of one state: empty where there are no pieces of it. */
+function stateCells(parts: readonly StatePart[] | undefined, state: PartState): Cell[] {
+  const part = parts?.find((p) => p.state === state);
+  return part ? [part.pieces, known(part.money, part.unpriced)] : ['', ''];
 }
 
 /** What is known of a sum; nothing where no piece of it has a price, since that is not 0.00. */
@@ -193,3 +220,17 @@ const sortRows = (rows: Cell[][]): Cell[][] =>
   rows.toSorted((a, b) =>
     `${a[1]} ${a[0]} ${a[2]}`.localeCompare(`${b[1]} ${b[0]} ${b[2]}`, 'en', { numeric: true }),
   );
+
+export const CAME_FROM_COLUMNS = ['zone', 'from', 'part', 'colour', 'print', 'quantity'] as const;
+
+/** What went into each zone and from which box or other source; `nameOf` names an origin. */
+export function cameFromCsv(context: FileContext, nameOf: (origin: Origin) => string): string {
+  const zones = new Map(context.zones.map((z) => [z.id, z.name]));
+  const rows = cameFrom(context.books).map(({ zone, origin, element, qty }): Cell[] => {
+    const { part, colour, print } = splitElementKey(element);
+    return [zones.get(zone) ?? '', nameOf(origin), part, colour, print, qty];
+  });
+  const order = (a: Cell[], b: Cell[]) =>
+    a.slice(0, 4).join('|').localeCompare(b.slice(0, 4).join('|'), 'en');
+  return writeCsv(CAME_FROM_COLUMNS, rows.sort(order));
+}

@@ -182,7 +182,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     Math.round(parse(csv).reduce((s, r) => s + Number(r[column]), 0) * 100) / 100;
 
   it('worklog CSV: its columns add up to the tally', () => {
-    const csv = worklogCsv(file, [...log.planned.entries]);
+    const csv = worklogCsv(file, [...log.planned.entries], []);
     const f = log.planned.figures({ of: 'build' });
     for (const c of ['out', 'in', 'recoloured', 'renewed', 'net'] as const)
       expect([c, sum(csv, c)]).toEqual([c, f[c]]);
@@ -251,7 +251,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
       world(log.entries),
       joinDiffs(
         added('poolModel', model),
-        added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true }),
+        added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true, elsewhere: null }),
         keep('mine', sparesAccount(BUILD)),
         keep('theirs', sparesAccount(asId<BuildId>('other'))),
       ),
@@ -260,7 +260,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     const { diff, build } = modFileDiff(file, countingIds('n'), '2026-01-01');
     const brought = (type: string) => diff.added.filter((a) => a.type === type).map((a) => a.record);
     expect(brought('poolModel')).toMatchObject([{ ...model, id: expect.not.stringMatching(/^m$/), build }]);
-    expect(brought('buildSources')).toEqual([{ id: build, build, boxesOnly: true }]);
+    expect(brought('buildSources')).toEqual([{ id: build, build, boxesOnly: true, elsewhere: null }]);
     expect(brought('keptAssembly')).toMatchObject([{ name: 'mine', account: sparesAccount(build) }]);
     expect(diff.added.find((a) => a.type === 'build')!.record).toMatchObject({ createdAt: '2026-01-01' });
   });

@@ -6,6 +6,7 @@ export type { ColumnRole, Purpose } from './columns';
 export { aliasKey, readRows } from './rows';
 export type { ReadRow, RowContext, RowFault, RowNote } from './rows';
 export {
+  cameFromCsv,
   inventoryCsv,
   INVENTORY_COLUMNS,
   sparesCsv,

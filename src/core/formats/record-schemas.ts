@@ -30,7 +30,7 @@ const gradePattern = new RegExp(`^(${CONDITIONS.join('|')})(:[\\w -]{1,40})?$`);
 export const gradeSchema = z.string().regex(gradePattern).refine(isGrade) as unknown as z.ZodType<Grade>;
 const accountSchema = whole()
   .max(120)
-  .regex(/^(outside|(shipped|model|spares|stock|donor|order|gone):.+)$/)
+  .regex(/^(outside|own|(shipped|model|spares|stock|donor|order|gone|own):.+)$/)
   .refine(isAccountKey) as unknown as z.ZodType<AccountKey>;
 
 /** The schema of one field: what it may hold, checked as its definition says. */

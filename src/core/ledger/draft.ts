@@ -8,8 +8,10 @@ import {
   donorAccount,
   goneAccount,
   modelAccount,
+  holdsPieces,
   orderAccount,
   OUTSIDE,
+  ownAccount,
   placeOf,
   sparesAccount,
   stockAccount,
@@ -18,7 +20,7 @@ import {
 import type { Books } from './books';
 import { byGrade, conditionOf, grade, gradeRank, type Grade } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
-import type { Entry, Modification, Movement } from '../records';
+import type { Elsewhere, Entry, Modification, Movement } from '../records';
 import type { PriceOf } from './tally';
 
 /** What drafting an entry needs to know. */
@@ -32,6 +34,8 @@ export interface DraftContext {
   readonly donors: readonly CopyId[];
   /** True where the build takes from its own boxes and spares, and from nowhere else unless that is said. */
   readonly boxesOnly: boolean;
+  /** What a piece that is put in and is in no books counts as. */
+  readonly elsewhere: Elsewhere;
   readonly orders: readonly OrderId[];
   readonly priceOf: PriceOf;
   /** What is kept together, and so is not there to be taken. */
@@ -155,14 +159,15 @@ class Drafting {
     if (kind === 'move') return toZone && toZone !== this.zone ? modelAccount(toZone) : undefined;
     if (kind === 'missing') return goneAccount('missing');
     if (destination === 'bin') return goneAccount('binned');
+    if (destination === 'own') return ownAccount();
     const tray = this.context.trays[0];
-    if (destination === 'stock') return tray && stockAccount(tray);
+    if (destination === 'stock') return tray ? stockAccount(tray) : ownAccount();
     return sparesAccount(this.books.context.build);
   }
 
   /**
    * Pieces join the model from the named source; or from spares, then the build's boxes, then own parts, and the rest is
-   * bought. A build that is bound to its boxes takes from there and says what they lack.
+   * what the build says of pieces in no books. A build that is bound to its boxes takes from there and says what they lack.
    */
   private putOn({ element, qty }: Pieces): DraftProblem | undefined {
     const { source } = this.intent;
@@ -177,25 +182,40 @@ class Drafting {
       }
     }
     if (left === 0) return undefined;
-    if (this.mayBuy()) return this.buy(element, left, to);
+    if (this.source() === 'own') return this.fromOwn(element, left, to);
+    if (this.source() === 'outside') return this.buy(element, left, to);
     if (this.intent.planned && (source === 'spares' || source === 'stock' || source === 'order'))
       return this.overdraw(element, left, to);
     return this.shortage('not at hand', element, qty, qty - left);
   }
 
-  /** A price says that it is bought, also for a build that is bound to its boxes. */
-  private mayBuy(): boolean {
-    const { source, price } = this.intent;
-    if (source !== null) return source === 'outside';
-    return price !== null || !this.context.boxesOnly;
+  /**
+   * Where what is in no books comes from: as it was said, a price says that it is bought, and what is planned is to be
+   * bought. Undefined where a build is bound to its boxes, or the place that was named lacks it.
+   */
+  private source(): 'own' | 'outside' | undefined {
+    const { source, price, planned } = this.intent;
+    if (source !== null) return source === 'own' || source === 'outside' ? source : undefined;
+    if (price !== null) return 'outside';
+    if (this.context.boxesOnly) return undefined;
+    return planned || this.context.elsewhere !== 'own' ? 'outside' : 'own';
   }
 
+  /** Own parts that nobody counted: nothing is paid for them, and they are worth what the price book says. */
+  private fromOwn(element: ElementKey, qty: number, to: AccountKey): undefined {
+    // A renew is with something better: who renews from a heap has picked the good ones.
+    const g = grade(this.intent.condition ?? (this.intent.kind === 'renew' ? 'new' : 'used'));
+    const from = ownAccount(this.intent.ownFrom);
+    this.move({ element, grade: g, qty, from, to }, this.context.priceOf(element, g));
+    return undefined;
+  }
+
+  /** What is bought costs what was said; a plan counts with the price book, and what is done without a price is not known. */
   private buy(element: ElementKey, qty: number, to: AccountKey): undefined {
     const g = grade(this.intent.condition ?? 'new');
-    this.move(
-      { element, grade: g, qty, from: OUTSIDE, to },
-      this.intent.price ?? this.context.priceOf(element, g),
-    );
+    const { price, planned } = this.intent;
+    const each = price ?? (planned ? this.context.priceOf(element, g) : null);
+    this.move({ element, grade: g, qty, from: OUTSIDE, to }, each);
     return undefined;
   }
 
@@ -225,6 +245,7 @@ class Drafting {
       case 'order':
         return this.context.orders.map(orderAccount);
       case 'outside':
+      case 'own':
         return [];
     }
   }
@@ -258,11 +279,19 @@ class Drafting {
 export function whereabouts(books: Books, element: ElementKey, kept: Kept = NOTHING_KEPT): Whereabouts[] {
   return books.balances
     .accountKeys()
-    .filter((a) => !['shipped', 'outside', 'gone'].includes(placeOf(a)))
+    .filter(holdsPieces)
     .map((account) => ({ account, qty: freeAt(books.balances, account, element, kept) }))
     .filter((w) => w.qty > 0)
     .sort((a, b) => b.qty - a.qty);
 }
+
+/** True where a line that was to be done needs pieces that are in no books, in a build that buys such pieces. */
+const waitsForParts = (intent: Intent, movements: readonly Movement[], context: DraftContext): boolean =>
+  !intent.planned &&
+  intent.source === null &&
+  intent.price === null &&
+  context.elsewhere === 'buy' &&
+  movements.some((m) => placeOf(m.from) === 'outside');
 
 /** What an entry is called by besides its intent. */
 export interface EntryStamp {
@@ -280,8 +309,12 @@ export function draftEntry(
   context: DraftContext,
 ): Result<Entry, DraftProblem> {
   const zone = intent.zone ?? stamp.modification.zone;
-  const movements = draftMovements(intent, zone, context);
-  if (!movements.ok) return movements;
+  const drafted = draftMovements(intent, zone, context);
+  if (!drafted.ok) return drafted;
+  // What the build has yet to buy is no more than a plan until it is there.
+  if (waitsForParts(intent, drafted.value, context))
+    return draftEntry({ ...intent, planned: true }, stamp, context);
+  const movements = drafted;
   const order = movements.value.find((m) => placeOf(m.from) === 'order');
   return ok({
     id: stamp.id,

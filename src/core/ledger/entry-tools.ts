@@ -1,6 +1,6 @@
 import type { EntryId, ZoneId } from '../shared/ids';
 import { assert } from '../shared/assert';
-import { placeOf, zoneOf } from '../places';
+import { placeOf, sourceName, zoneOf } from '../places';
 import { LOGGED_KINDS, type LoggedKind } from '../places';
 import { conditionOf } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
@@ -35,6 +35,7 @@ export function intentOf(entry: Entry): Intent | undefined {
   const conditions = new Set((on.length > 0 ? on : []).map((m) => conditionOf(m.grade)));
   const source = sources.size === 1 ? ([...sources][0] as SourceChoice) : null;
   const bought = on.find((m) => placeOf(m.from) === 'outside');
+  const own = on.find((m) => placeOf(m.from) === 'own');
   const onlyCondition = conditions.size === 1 ? [...conditions][0] : undefined;
   return {
     ...BLANK_INTENT,
@@ -44,7 +45,9 @@ export function intentOf(entry: Entry): Intent | undefined {
     zone: zoneIn(entry),
     toZone: entry.kind === 'move' ? (zoneOf(off[0]?.to ?? ('outside' as never)) ?? null) : null,
     source,
-    destination: to === 'stock' ? 'stock' : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
+    ownFrom: source === 'own' && own ? sourceName(own.from) : '',
+    destination:
+      to === 'stock' || to === 'own' ? to : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
     condition: source === 'outside' && onlyCondition !== 'new' ? (onlyCondition ?? null) : null,
     price: source === 'outside' ? (bought?.worth ?? null) : null,
     why: entry.why,

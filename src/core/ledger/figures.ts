@@ -26,6 +26,7 @@ export const FIGURES = [
   'sparesLeft',
   'fromSpares',
   'fromStock',
+  'fromOwn',
   'fromDonor',
   'fromOrder',
   'bought',
@@ -94,6 +95,7 @@ function countMove(sums: Figures, pieces: number, leaves: boolean, joins: boolea
 const FROM = {
   spares: 'fromSpares',
   stock: 'fromStock',
+  own: 'fromOwn',
   donor: 'fromDonor',
   order: 'fromOrder',
   outside: 'bought',
@@ -125,7 +127,7 @@ function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;
-  if (place === 'spares' || place === 'stock') {
+  if (place === 'spares' || place === 'stock' || place === 'own') {
     if (m.worth === null) sums.backUnpriced += pieces;
     else sums.worthBack += m.worth * pieces;
   }

@@ -53,3 +53,5 @@ export {
   zoneIn,
 } from './entry-tools';
 export type { OpenPlaceholder } from './entry-tools';
+export { cameFrom, originKey, originName } from './came-from';
+export type { CameFrom, Origin } from './came-from';

@@ -4,9 +4,9 @@ import type { Minor } from '../shared/money';
 import type { LoggedKind, Why } from '../places';
 import type { Condition } from '../places';
 
-export const SOURCES = ['spares', 'stock', 'donor', 'order', 'outside'] as const;
+export const SOURCES = ['spares', 'stock', 'donor', 'order', 'outside', 'own'] as const;
 export type SourceChoice = (typeof SOURCES)[number];
-export const DESTINATIONS = ['spares', 'stock', 'bin'] as const;
+export const DESTINATIONS = ['spares', 'stock', 'own', 'bin'] as const;
 export type DestinationChoice = (typeof DESTINATIONS)[number];
 
 export interface Pieces {
@@ -27,8 +27,10 @@ export interface Intent {
   /** Null = the modification's own zone. */
   readonly zone: ZoneId | null;
   readonly toZone: ZoneId | null;
-  /** Null = spares, then the build's boxes, then own parts, then to buy. */
+  /** Null = spares, then the build's boxes, then own parts, then as the build says of what is in no books. */
   readonly source: SourceChoice | null;
+  /** Of own parts that are not counted: what they came out of; empty = nobody said. */
+  readonly ownFrom: string;
   /** Null = spares. */
   readonly destination: DestinationChoice | null;
   /** Condition of the pieces joining; null = the best at hand. */
@@ -50,6 +52,7 @@ export const BLANK_INTENT: Intent = {
   zone: null,
   toZone: null,
   source: null,
+  ownFrom: '',
   destination: null,
   condition: null,
   price: null,

@@ -1,4 +1,4 @@
-import { goneAccount, placeOf, type AccountKey } from '../places';
+import { goneAccount, isEndless, placeOf, type AccountKey } from '../places';
 import type { Balances } from './balances';
 import { ENTRY_KINDS, routeAllowed } from '../places';
 import { isGrade, type Grade } from '../places';
@@ -63,7 +63,7 @@ export interface Overdraft {
 /** Real places below zero; in the done view there must be none. Sources and what is gone are not real places. */
 export function overdrafts(balances: Balances): Overdraft[] {
   return balances
-    .rows((a) => !['shipped', 'outside'].includes(placeOf(a)))
+    .rows((a) => !isEndless(a))
     .filter((r) => r.qty < 0)
     .map(({ account, element, grade, qty }) => ({ account, element, grade, short: -qty }));
 }

@@ -41,7 +41,7 @@ export function sharedCosts(
   const sorted = entries.filter(takesShare).sort((a, b) => (a.id < b.id ? -1 : 1));
   for (const [id, order] of orders) share(shares, order.postage, orderWeights(sorted, id));
   for (const copy of copies.values())
-    if (copy.role === 'donor') share(shares, copy.price, donorWeights(sorted, copy.id));
+    if (copy.role === 'donor') share(shares, copy.price ?? 0, donorWeights(sorted, copy.id));
   return shares;
 }
 

@@ -82,7 +82,7 @@ const KINDS: Record<
   },
   add: {
     make: (b) => logged({ kind: 'add', on: [{ element: chalk, qty: 3 }], price: null }, b),
-    expected: { in: 3, net: 3, usedAgain: 1, bought: 2, onModel: 23 },
+    expected: { in: 3, net: 3, usedAgain: 1, fromOwn: 2, bought: 0, onModel: 23 },
   },
   recolour: {
     make: (b) =>
@@ -97,7 +97,7 @@ const KINDS: Record<
   renew: {
     make: (b) =>
       logged({ kind: 'renew', off: [{ element: chalk, qty: 4 }], on: [{ element: chalk, qty: 4 }] }, b),
-    expected: { out: 0, in: 0, renewed: 4, onModel: 20, bought: 4 },
+    expected: { out: 0, in: 0, renewed: 4, onModel: 20, fromOwn: 4 },
   },
   move: {
     make: (b) => logged({ kind: 'move', off: [{ element: chalk, qty: 5 }], toZone: porch }, b),
@@ -189,17 +189,18 @@ describe('cost, both options', () => {
   it('counts bought pieces as out of pocket, own parts as worth only', () => {
     const stock = entry('k', 'add-stock', [{ ...move(4, ash), from: OUTSIDE, to: tray }], { build: null });
     const add = logged({ kind: 'add', on: [{ element: ash, qty: 6 }] }, [unpack, stock]);
-    const f = figures([unpack, stock, add]);
-    const [newAsh, usedAsh] = [priceOf(ash, grade('new'))!, priceOf(ash, grade('used'))!];
-    expect(costsOf(f)).toMatchObject({ outOfPocket: 2 * newAsh, worth: 2 * newAsh + 4 * usedAsh });
-    expect(f).toMatchObject({ fromStock: 4, bought: 2 });
+    const buy = logged({ kind: 'add', on: [{ element: ash, qty: 3 }], price: 11 }, [unpack, stock, add], 'y');
+    const f = figures([unpack, stock, add, buy]);
+    const usedAsh = priceOf(ash, grade('used'))!;
+    expect(costsOf(f)).toMatchObject({ outOfPocket: 33, worth: 33 + 6 * usedAsh });
+    expect(f).toMatchObject({ fromStock: 4, fromOwn: 2, bought: 3 });
   });
 
   it('uses the price that was said, and says how many pieces have none', () => {
     const odd = el('tile 2x2', 'gorse');
     expect(
       figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }] }, [unpack])]),
-    ).toMatchObject({ unpriced: 3 });
+    ).toMatchObject({ unpriced: 3, boughtUnpriced: 0 });
     expect(
       figures([unpack, logged({ kind: 'add', on: [{ element: odd, qty: 3 }], price: 12 }, [unpack])]),
     ).toMatchObject({ outOfPocket: 36, unpriced: 0 });

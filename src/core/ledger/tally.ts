@@ -1,6 +1,6 @@
 import type { ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
-import { donorAccount, sparesAccount, type AccountKey, placeOf } from '../places';
+import { donorAccount, holdsPieces, sparesAccount, type AccountKey, placeOf } from '../places';
 import type { BalanceRow } from './balances';
 import type { Books, Scope } from './books';
 import type { Figure, Figures } from './figures';
@@ -115,7 +115,7 @@ export function needList(books: Books): Need[] {
     const key = `${n.from}|${n.grade}|${n.element}`;
     need.set(key, { ...n, qty: n.qty + (need.get(key)?.qty ?? 0) });
   };
-  for (const row of books.balances.rows((a) => !['shipped', 'outside', 'gone'].includes(placeOf(a))))
+  for (const row of books.balances.rows(holdsPieces))
     if (row.qty < 0) call({ element: row.element, grade: row.grade, qty: -row.qty, from: row.account });
   for (const entry of books.entries)
     if (entry.state === 'planned')

@@ -15,6 +15,8 @@ const WORDS: Readonly<Record<Place, PlaceWords>> = {
   donor: { written: 'donor', also: [] },
   order: { written: 'order', also: [] },
   outside: { written: 'outside', also: [] },
+  // Its short word is `own`; after from, `own` begins `own parts`, which are counted.
+  own: { written: 'uncounted', also: [] },
   bin: { written: 'bin', also: [] },
 };
 

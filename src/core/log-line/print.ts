@@ -62,7 +62,9 @@ function printBody(intent: Intent, context: PrintContext): string {
 function* printTrailing(intent: Intent, context: PrintContext): Generator<string> {
   if (intent.zone && intent.kind !== 'move') yield `@${zoneText(intent.zone, context)}`;
   if (intent.why) yield `#${intent.why}`;
-  if (intent.source) yield `from ${placeText(intent.source)}`;
+  if (intent.ownFrom) yield `from "${escape(intent.ownFrom, '"')}"`;
+  else if (intent.source === 'own') yield 'own';
+  else if (intent.source) yield `from ${placeText(intent.source)}`;
   if (intent.destination) yield `to ${placeText(intent.destination)}`;
   if (intent.condition) yield intent.condition;
   if (intent.price !== null) yield `at ${moneyAsDecimal(intent.price)}`;

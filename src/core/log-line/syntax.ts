@@ -26,6 +26,7 @@ export interface Trailing {
   readonly zone?: ZoneId;
   readonly why?: Why;
   readonly source?: SourceChoice;
+  readonly ownFrom?: string;
   readonly destination?: DestinationChoice;
   readonly condition?: Condition;
   readonly price?: Minor;

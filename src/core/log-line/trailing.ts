@@ -1,4 +1,5 @@
 import { CONDITIONS, type Zone } from '../ledger';
+import { LIMITS } from '../shared/bounds';
 import { readMoney } from '../shared/money';
 import type { Token } from './lexer';
 import type { LineProblem, Trailing } from './syntax';
@@ -16,7 +17,7 @@ export function opensTrailing(token: Token): boolean {
   const text = token.text.toLowerCase();
   return (
     /^[@#]/.test(text) ||
-    ['from', 'to', 'plan', 'planned', 'hidden', 'at'].includes(text) ||
+    ['from', 'to', 'plan', 'planned', 'hidden', 'at', 'own', 'buy', 'bought'].includes(text) ||
     includes(CONDITIONS, text)
   );
 }
@@ -54,6 +55,9 @@ function readOne(s: State): void {
   else if (text === 'from' || text === 'to') readPlace(s, text, token);
   else if (text === 'at') readPrice(s, token);
   else if (text === 'plan' || text === 'planned') s.trailing = { ...s.trailing, planned: true };
+  else if (text === 'own') s.trailing = { ...s.trailing, source: 'own' };
+  else if (text === 'buy') s.trailing = { ...s.trailing, source: 'outside', planned: true };
+  else if (text === 'bought') readBought(s);
   else if (text === 'hidden') s.trailing = { ...s.trailing, hidden: true };
   else if (includes(CONDITIONS, text)) s.trailing = { ...s.trailing, condition: text };
   else s.problems.push({ problem: 'unexpected', text: token.text, start, end });
@@ -93,8 +97,17 @@ function readWhy(s: State, token: Token): void {
     });
 }
 
+/** "bought", and at what price if that follows. */
+function readBought(s: State): void {
+  const next = s.tokens[s.at];
+  const price = next?.kind === 'word' ? readMoney(next.text) : undefined;
+  if (price !== undefined) s.at++;
+  s.trailing = { ...s.trailing, source: 'outside', ...(price === undefined ? {} : { price }) };
+}
+
 function readPlace(s: State, after: 'from' | 'to', token: Token): void {
   const next = s.tokens[s.at];
+  if (after === 'from' && next?.kind === 'note') return readOwnFrom(s, next);
   const text = next?.kind === 'word' ? next.text.toLowerCase() : '';
   const choice = placeNamed(after, text);
   if (next && next.kind === 'word') s.at++;
@@ -105,6 +118,14 @@ function readPlace(s: State, after: 'from' | 'to', token: Token): void {
     s.problems.push({ problem: 'unknown place', text, after, start: token.start, end });
   } else if (after === 'from') s.trailing = { ...s.trailing, source: choice as Trailing['source'] };
   else s.trailing = { ...s.trailing, destination: choice as Trailing['destination'] };
+}
+
+/** `from "night tram, 1998"`: own parts that came out of something with a name. */
+function readOwnFrom(s: State, named: Token): void {
+  s.at++;
+  const ownFrom = named.text.trim().slice(0, LIMITS.sourceName);
+  if (!named.closed) s.problems.push({ problem: 'unclosed', what: '"', start: named.start, end: named.end });
+  s.trailing = { ...s.trailing, source: 'own', ownFrom };
 }
 
 function readPrice(s: State, token: Token): void {

@@ -98,6 +98,7 @@ function readIntent(clause: Clause, words: Trailing, context: CallContext): Inte
     zone: clause.fromZone ?? words.zone ?? null,
     toZone: clause.toZone,
     source: words.source ?? null,
+    ownFrom: words.ownFrom ?? '',
     destination: words.destination ?? null,
     condition: words.condition ?? null,
     price: words.price ?? null,

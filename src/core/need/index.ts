@@ -4,3 +4,5 @@ export { pickList } from './pick-list';
 export type { PickOrder } from './pick-list';
 export { pickOut } from './pick-out';
 export { placeholdersOf, swapPlaceholders } from './placeholders';
+export { PART_STATES, statesOf, totalsOf } from './part-states';
+export type { PartState, StatePart, StateSum } from './part-states';

@@ -111,6 +111,8 @@ export function needOf(workbench: Workbench): NeedReport {
       planned += m.qty;
       const place = placeOf(m.from);
       if (place === 'outside') return short(e, i, m.element, m.qty);
+      // Who says that it is there, uncounted, is believed.
+      if (place === 'own') return;
       const had = left.take(m.from, m.element, m.grade, m.qty);
       if (place === 'spares' || place === 'stock' || place === 'donor' || place === 'order')
         counts[place] += had;

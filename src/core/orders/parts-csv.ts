@@ -49,7 +49,7 @@ export function ordersCsv(workbench: Workbench): string {
             m.worth === null || copy ? '' : moneyAsDecimal(m.worth),
             Math.min(m.qty, Math.max(0, there)),
             copy?.setName ?? '',
-            copy ? moneyAsDecimal(copy.price) : '',
+            copy && copy.price !== null ? moneyAsDecimal(copy.price) : '',
           ];
         });
     });

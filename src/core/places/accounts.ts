@@ -1,6 +1,7 @@
 import type { BuildId, CopyId, OrderId, TrayId, ZoneId } from '../shared/ids';
 import { asId } from '../shared/ids';
 import { assert } from '../shared/assert';
+import { LIMITS } from '../shared/bounds';
 
 export const GONE_HOWS = ['missing', 'broken', 'binned', 'sold', 'lent'] as const;
 export type GoneHow = (typeof GONE_HOWS)[number];
@@ -14,6 +15,8 @@ export type Account =
   | { readonly at: 'donor'; readonly copy: CopyId }
   | { readonly at: 'order'; readonly order: OrderId }
   | { readonly at: 'outside' }
+  /** Parts of one's own that nobody has counted; `from` names an old set, a friend, a find, or is empty. */
+  | { readonly at: 'own'; readonly from: string }
   | { readonly at: 'gone'; readonly how: GoneHow };
 
 export type Place = Account['at'];
@@ -23,7 +26,8 @@ export type AccountKey = string & { readonly __kind: 'account' };
 
 export const accountKey = (a: Account): AccountKey => {
   const id = 'copy' in a ? a.copy : 'zone' in a ? a.zone : 'build' in a ? a.build : undefined;
-  const rest = id ?? ('tray' in a ? a.tray : 'order' in a ? a.order : 'how' in a ? a.how : '');
+  const named = 'how' in a ? a.how : 'from' in a ? a.from : '';
+  const rest = id ?? ('tray' in a ? a.tray : 'order' in a ? a.order : named);
   return (rest ? `${a.at}:${rest}` : a.at) as AccountKey;
 };
 
@@ -35,6 +39,8 @@ export const donorAccount = (copy: CopyId): AccountKey => accountKey({ at: 'dono
 export const orderAccount = (order: OrderId): AccountKey => accountKey({ at: 'order', order });
 export const goneAccount = (how: GoneHow): AccountKey => accountKey({ at: 'gone', how });
 export const OUTSIDE: AccountKey = accountKey({ at: 'outside' });
+/** Own parts that are not counted, or with a name what they came out of: ownAccount('night tram, 1998'). */
+export const ownAccount = (from = ''): AccountKey => accountKey({ at: 'own', from });
 
 const PLACES: readonly string[] = [
   'shipped',
@@ -44,6 +50,7 @@ const PLACES: readonly string[] = [
   'donor',
   'order',
   'outside',
+  'own',
   'gone',
 ] satisfies Place[];
 
@@ -69,6 +76,19 @@ function readPlace(key: AccountKey): Place {
 /** What stands behind the colon: a zone's, tray's, build's, copy's or order's id, or how it went. */
 export const accountOwner = <T extends string>(key: AccountKey): T => key.slice(key.indexOf(':') + 1) as T;
 
+/** Places that never run out, and so hold no balance: the box as it was shipped, what can be bought, what nobody counted. */
+const ENDLESS: ReadonlySet<Place> = new Set<Place>(['shipped', 'outside', 'own']);
+
+/** True of a place that never runs out. */
+export const isEndless = (key: AccountKey): boolean => ENDLESS.has(placeOf(key));
+
+/** True of a place where pieces lie that can be counted and taken: not endless, and not gone. */
+export const holdsPieces = (key: AccountKey): boolean => !isEndless(key) && placeOf(key) !== 'gone';
+
+/** What own parts came out of, where that was said: sourceName('own:found') = 'found'. */
+export const sourceName = (key: AccountKey): string =>
+  placeOf(key) === 'own' && key.includes(':') ? accountOwner(key) : '';
+
 export const zoneOf = (key: AccountKey): ZoneId | undefined =>
   placeOf(key) === 'model' ? asId<ZoneId>(accountOwner(key)) : undefined;
 
@@ -76,6 +96,10 @@ export const zoneOf = (key: AccountKey): ZoneId | undefined =>
 export const isAccountKey = (text: string): text is AccountKey => {
   const [place = '', owner] = text.split(/:(.*)/s);
   if (place === 'outside') return text === 'outside';
+  if (place === 'own')
+    return (
+      text === 'own' || (owner !== undefined && owner.trim() !== '' && owner.length <= LIMITS.sourceName)
+    );
   if (place === 'gone') return (GONE_HOWS as readonly string[]).includes(owner ?? '');
   return PLACES.includes(place) && !!owner;
 };

@@ -41,6 +41,7 @@ const OFF: KindRule['routes'] = [
   ['model', 'spares'],
   ['model', 'stock'],
   ['model', 'gone'],
+  ['model', 'own'],
 ];
 const ON: KindRule['routes'] = [
   ['spares', 'model'],
@@ -48,6 +49,7 @@ const ON: KindRule['routes'] = [
   ['donor', 'model'],
   ['order', 'model'],
   ['outside', 'model'],
+  ['own', 'model'],
 ];
 
 /** The rule of each kind of entry: what it may move and what it counts as. Change a rule here and nowhere else. */
@@ -87,6 +89,8 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
       ['order', 'donor'],
       ['donor', 'stock'],
       ['donor', 'spares'],
+      ['spares', 'own'],
+      ['donor', 'own'],
       ['spares', 'gone'],
       ['stock', 'gone'],
       ['order', 'gone'],

@@ -118,7 +118,12 @@ export const isBoundToBoxes = (records: RecordSet, build: BuildId): boolean =>
 /** Binds a build to its own boxes, or lets it take from anywhere. */
 export const bindToBoxes = (records: RecordSet, build: BuildId, boxesOnly: boolean): Command => ({
   label: boxesOnly ? 'bind the build to its boxes' : 'let the build take from anywhere',
-  diff: written('buildSources', records.buildSources.get(build), { id: build, build, boxesOnly }),
+  diff: written('buildSources', records.buildSources.get(build), {
+    id: build,
+    build,
+    boxesOnly,
+    elsewhere: records.buildSources.get(build)?.elsewhere ?? null,
+  }),
 });
 
 /** Entries of a build that put on pieces from elsewhere than its own boxes, and how many: exceptions where it is bound. */
@@ -127,7 +132,7 @@ export function poolExceptions(workbench: Workbench): { entry: Entry; qty: numbe
     if (entry.whatIf !== null) return [];
     const qty = entry.movements.reduce((s, m) => {
       const from = placeOf(m.from);
-      const outside = from === 'stock' || from === 'order' || from === 'outside';
+      const outside = from === 'stock' || from === 'order' || from === 'outside' || from === 'own';
       return s + (placeOf(m.to) === 'model' && outside && entry.kind !== 'regrade' ? m.qty : 0);
     }, 0);
     return qty > 0 ? [{ entry, qty }] : [];

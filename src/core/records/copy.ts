@@ -1,6 +1,6 @@
 import type { BuildId, CopyId } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
-import { choice, id, money, name, reference, short } from './fields';
+import { choice, id, money, name, orNull, reference, short } from './fields';
 
 /** One physical box: on the model of a build, or being broken up for it. */
 export const copy = defineRecord({
@@ -13,7 +13,8 @@ export const copy = defineRecord({
     setCode: short(),
     condition: choice(['new', 'second-hand']),
     role: choice(['base', 'donor']),
-    price: money(),
+    /** What was paid for it; 0 = it was a gift, null = nobody knows. */
+    price: orNull(money()),
   },
   inModFile: { key: 'copies', most: 500 },
 });

@@ -20,7 +20,8 @@ export function settingNow(old: OldSetting): { type: RecordType; record: object 
   if (id === 'clock')
     return { type: 'simulatedClock', record: { id: CLOCK_ID, daysAhead: Math.max(0, first) } };
   const [kind, build = ''] = id.split(/:(.*)/s);
-  if (kind === 'pool') return { type: 'buildSources', record: { id: build, build, boxesOnly: first === 1 } };
+  if (kind === 'pool')
+    return { type: 'buildSources', record: { id: build, build, boxesOnly: first === 1, elsewhere: null } };
   if (kind === 'rank') return { type: 'claimRank', record: { id: build, rank: first } };
   return undefined;
 }

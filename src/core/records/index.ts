@@ -1,6 +1,6 @@
 export type { Assembly } from './assembly';
 export type { Build } from './build';
-export type { BuildSources } from './build-sources';
+export { ELSEWHERE, type BuildSources, type Elsewhere } from './build-sources';
 export type { ClaimRank } from './claim-rank';
 export type { ColourAlias } from './colour-alias';
 export type { ColourRule } from './colour-rule';

@@ -134,7 +134,7 @@ describe('what an earlier program kept', () => {
     expect(now('clock', 12)).toMatchObject({ record: { daysAhead: 12 } });
     expect(now('pool:b1', 1)).toEqual({
       type: 'buildSources',
-      record: { id: 'b1', build: 'b1', boxesOnly: true },
+      record: { id: 'b1', build: 'b1', boxesOnly: true, elsewhere: null },
     });
     expect(now('pool:b1', 0)).toMatchObject({ record: { boxesOnly: false } });
     expect(now('rank:b:1', 2)).toEqual({ type: 'claimRank', record: { id: 'b:1', rank: 2 } });

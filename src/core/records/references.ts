@@ -41,7 +41,7 @@ function* inField({ shape }: Field<unknown>, value: unknown): Generator<Referenc
 
 const ownerTypeOf = (key: AccountKey): string | undefined => {
   const place = placeOf(key);
-  return place === 'outside' || place === 'gone' ? undefined : OWNER_TYPES[place];
+  return place === 'outside' || place === 'own' || place === 'gone' ? undefined : OWNER_TYPES[place];
 };
 
 /** A record with every id in it that names another record put in place of the old one. Its own id is left. */

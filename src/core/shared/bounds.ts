@@ -13,6 +13,8 @@ export const LIMITS = {
   id: 80,
   element: 400,
   label: 600,
+  /** What own parts came out of: an old set, a friend. */
+  sourceName: 80,
   qty: 1_000_000,
   money: 1e10,
   movements: 60_000,

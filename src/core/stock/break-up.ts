@@ -36,7 +36,7 @@ export interface DonorReport {
 
 /** What each box that is being broken up for a build gives; one still on its way is not there. `lacking` is what its plans are short of, by element. */
 export function donorReport(workbench: Workbench, lacking: ReadonlyMap<ElementKey, number>): DonorReport[] {
-  const price = (total: Minor, n: number) => (n > 0 ? total / n : null);
+  const price = (total: Minor | null, n: number) => (n > 0 && total !== null ? total / n : null);
   return [...workbench.records.copy.values()]
     .filter((c) => c.role === 'donor' && c.build === workbench.build)
     .map((copy) => {

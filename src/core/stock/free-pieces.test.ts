@@ -36,19 +36,19 @@ function workbenchWith(kept: number, plans: string[] = []) {
   return workbench;
 }
 
-/** Where a typed line takes pieces from: so many from the tray, the rest bought. */
+/** Where a typed line takes pieces from: so many from the tray, the rest in no books. */
 function lineTakes(workbench: ReturnType<typeof workbenchWith>, line: string) {
   const reading = readLine(workbench, line, { modification: workbench.modifications[0]!, planned: false });
   const moves = reading.clauses.flatMap((c) => c.entry?.movements ?? []);
   const from = (account: string) => moves.reduce((s, m) => s + (m.from === account ? m.qty : 0), 0);
-  return { fromTray: from(tray), bought: from('outside'), problem: reading.clauses[0]?.problem?.reason };
+  return { fromTray: from(tray), elsewhere: from('own'), problem: reading.clauses[0]?.problem?.reason };
 }
 
 describe('what is free is one answer', () => {
   it('five of five kept whole: a line, the need, the pick list, mending and placeholders all say none', () => {
     const workbench = workbenchWith(5, ['+4 tile 2x2 bark from own parts']);
     expect(freeAt(workbench.built.balances, tray, tile, workbench.kept)).toBe(0);
-    expect(lineTakes(workbench, '+4 tile 2x2 bark')).toMatchObject({ fromTray: 0, bought: 4 });
+    expect(lineTakes(workbench, '+4 tile 2x2 bark')).toMatchObject({ fromTray: 0, elsewhere: 4 });
     expect(lineTakes(workbench, '+4 tile 2x2 bark from own parts')).toMatchObject({
       fromTray: 0,
       problem: 'not at hand',
@@ -62,7 +62,7 @@ describe('what is free is one answer', () => {
   it('two of five kept whole: three for each of them', () => {
     const workbench = workbenchWith(2);
     expect(freeAt(workbench.built.balances, tray, tile, workbench.kept)).toBe(3);
-    expect(lineTakes(workbench, '+4 tile 2x2 bark')).toMatchObject({ fromTray: 3, bought: 1 });
+    expect(lineTakes(workbench, '+4 tile 2x2 bark')).toMatchObject({ fromTray: 3, elsewhere: 1 });
     expect(new AtHand(workbench).count(tile)).toBe(3);
     expect(needOf(workbenchWith(2, ['+4 tile 2x2 bark from own parts']))).toMatchObject({
       fromStock: 3,
@@ -75,7 +75,7 @@ describe('what is free is one answer', () => {
 
   it('nothing kept: all five', () => {
     const workbench = workbenchWith(0);
-    expect(lineTakes(workbench, '+5 tile 2x2 bark')).toMatchObject({ fromTray: 5, bought: 0 });
+    expect(lineTakes(workbench, '+5 tile 2x2 bark')).toMatchObject({ fromTray: 5, elsewhere: 0 });
   });
 });
 

@@ -169,7 +169,9 @@ export function randomIntent(random: Random): Intent {
     on,
     zone: maybe(pick(random, ZONES).id, kind === 'move' ? 0.6 : 0.25),
     toZone: kind === 'move' ? pick(random, ZONES).id : null,
-    source: joins ? maybe(pick(random, ['spares', 'stock', 'donor', 'order', 'outside'] as const)) : null,
+    source: joins
+      ? maybe(pick(random, ['spares', 'stock', 'donor', 'order', 'outside', 'own'] as const))
+      : null,
     destination:
       leaves && kind !== 'move' && kind !== 'missing'
         ? maybe(pick(random, ['spares', 'stock', 'bin'] as const))
@@ -196,6 +198,7 @@ export function draftContext(built: Books, planned: Books): DraftContext {
     trays: TRAYS,
     donors: [DONOR],
     boxesOnly: false,
+    elsewhere: 'own',
     orders: [ORDER],
     priceOf,
     kept: NOTHING_KEPT,

@@ -17,6 +17,7 @@ export {
 } from './modification-commands';
 export { addZone, deleteZone, isZoneInUse, nestZone, renameZone, zonesAround } from './zone-commands';
 export { addPhase, deletePhase, phasesOf, renamePhase } from './phase-commands';
+export { elsewhereOf, setElsewhere } from './source-commands';
 export { archiveBuild, renameBuild } from './build-commands';
 export { adoptWhatIf, deleteWhatIf, startWhatIf } from './what-if-commands';
 export { transferOf } from './transfer';

@@ -98,9 +98,9 @@ const put = (qty: number, more: Partial<Intent> = {}): Partial<Intent> => ({
 });
 
 describe('where a build takes its parts from', () => {
-  it('is its boxes by name before own parts, and what nobody has is bought', () => {
+  it('is its boxes by name before own parts, and what is in no books is one’s own', () => {
     expect(from(yard(), put(2))).toBe('box Lock house 2');
-    expect(from(yard(), put(20))).toBe('box Lock house 3, box Night tram 8, stock 5, outside 4');
+    expect(from(yard(), put(20))).toBe('box Lock house 3, box Night tram 8, stock 5, own 4');
     expect(from(yard(), put(4, { planned: true }))).toBe('box Lock house 3, box Night tram 1');
   });
 
@@ -170,8 +170,8 @@ describe('a price that is not known', () => {
     const workbench = yard();
     const bark = el('tile 2x2', 'bark');
     for (const [id, intent] of [
-      ['a', { on: [{ element: bark, qty: 7 }] }],
-      ['b', { on: [{ element: ash, qty: 2 }], source: 'outside' }],
+      ['a', { on: [{ element: bark, qty: 7 }], source: 'outside' }],
+      ['b', { on: [{ element: ash, qty: 2 }], price: 9 }],
     ] as const) {
       const entry = drafted(workbench, intent);
       if (entry.ok)

@@ -294,7 +294,7 @@ describe('placing', () => {
     const placed = w.entries.find((e) => e.id === 'n-1')!;
     expect(placed.movements.map((m) => [placeOf(m.from), m.qty])).toEqual([
       ['stock', 3],
-      ['outside', 1],
+      ['own', 1],
     ]);
   });
 

@@ -231,6 +231,7 @@ export class Workbench {
 
   /** What drafting an entry needs. */
   draftContext(): DraftContext {
+    const sources = this.records.buildSources.get(this.build);
     return {
       built: this.built,
       planned: this.planned,
@@ -240,7 +241,8 @@ export class Workbench {
         .filter((c) => c.role === 'donor')
         .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1))
         .map((c) => c.id),
-      boxesOnly: this.records.buildSources.get(this.build)?.boxesOnly ?? false,
+      boxesOnly: sources?.boxesOnly ?? false,
+      elsewhere: sources?.elsewhere ?? 'own',
       orders: [...this.records.order.values()].map((o) => o.id),
       priceOf: this.priceOf,
       kept: this.kept,

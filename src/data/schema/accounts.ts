@@ -35,6 +35,7 @@ export const accounts = nameTable(
         when 'spares' then ${t.build} is null or ${t.id} = 'spares:' || ${t.build}
         when 'gone' then substr(${t.id}, 1, 5) = 'gone:'
         when 'outside' then ${t.id} = 'outside'
+        when 'own' then ${t.id} = 'own' or substr(${t.id}, 1, 4) = 'own:'
         else 0 end`,
       ),
     ],

@@ -43,10 +43,13 @@ export function OptionFields({
             value={o.source ?? ''}
             onChange={(e) => set({ source: e.target.value as Options['source'] })}
           >
-            <option value="">spares, own parts, then buy</option>
-            {['spares', 'stock', 'donor', 'order', 'outside'].map((s) => (
-              <option key={s}>{s}</option>
-            ))}
+            <option value="">in the build’s order</option>
+            <option value="spares">spares</option>
+            <option value="donor">its boxes</option>
+            <option value="stock">own parts in trays</option>
+            <option value="own">own, uncounted</option>
+            <option value="order">an order</option>
+            <option value="outside">bought</option>
           </Select>
         </Field>
       )}
@@ -57,8 +60,9 @@ export function OptionFields({
             onChange={(e) => set({ destination: e.target.value as Options['destination'] })}
           >
             <option value="">spares</option>
-            <option>own parts</option>
-            <option>bin</option>
+            <option value="stock">own parts in trays</option>
+            <option value="own">own, uncounted</option>
+            <option value="bin">bin</option>
           </Select>
         </Field>
       )}

@@ -19,6 +19,7 @@ import { BalanceBand } from './balance-band';
 import { BenchBar } from './bench-bar';
 import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common/build-store';
 import { BuildDialog } from './build-dialog';
+import { CameFromDialog } from './came-from-dialog';
 import { LogLine } from './log-line';
 import { Consequences } from './consequences';
 import type { OpenDialog } from './dialogs';
@@ -26,6 +27,8 @@ import { FigureSheet } from './figure-sheet';
 import { ModificationDialog } from './modification-dialog';
 import { OrderDialog } from './order-dialog';
 import { PartDialog } from './small-dialogs';
+import { SourcesDialog } from './sources-dialog';
+import { StateSheet } from './state-sheet';
 import { Tray } from './tray';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchCommands } from './use-bench-commands';
@@ -135,7 +138,12 @@ function Bench() {
             <Consequences dialogs={acts} />
           </div>
         </main>
-        <LogLine reading={reading} onEnter={() => void enter()} onCancel={leave} />
+        <LogLine
+          reading={reading}
+          onEnter={() => void enter()}
+          onCancel={leave}
+          onSources={() => setDialog({ dialog: 'sources' })}
+        />
       </div>
       <Sheets dialog={dialog} onClose={() => setDialog(null)} acts={acts} />
     </PaletteProvider>
@@ -190,6 +198,12 @@ function Sheets({ dialog, onClose, acts }: SheetsProps) {
       return <OrderDialog modification={dialog.modification} onClose={onClose} />;
     case 'part':
       return <PartDialog entry={dialog.entry} dialogs={acts} onClose={onClose} />;
+    case 'state':
+      return <StateSheet state={dialog.state} scope={dialog.scope} onClose={onClose} />;
+    case 'sources':
+      return <SourcesDialog onClose={onClose} />;
+    case 'cameFrom':
+      return <CameFromDialog onClose={onClose} />;
     case 'zones':
       return <ZonesDialog onClose={onClose} />;
     case 'whatIfs':

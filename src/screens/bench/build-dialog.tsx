@@ -7,7 +7,7 @@ import Link from 'next/link';
 import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
-import { money } from '@/ui/numbers';
+import { boxPrice } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** The build's name and note, and the boxes it was made from. */
@@ -53,7 +53,7 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
                   {c.condition}
                   {c.role === 'donor' ? ', broken up for parts' : ''}
                 </span>
-                <span>{money(c.price)}</span>
+                <span>{boxPrice(c.price)}</span>
               </li>
             ))}
           </ul>

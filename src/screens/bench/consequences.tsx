@@ -17,6 +17,7 @@ import { Button } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, kinds, priced } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
+import { PartStates } from '../common/part-states';
 import type { BenchDialogs } from './dialogs';
 
 /** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */
@@ -25,68 +26,66 @@ export const Consequences = memo(function Consequences({ dialogs }: { dialogs: B
   useBuild((s) => s.version);
   const selected = useBuild((s) => s.selected);
   const modification = selected ? workbench.records.modification.get(selected) : undefined;
-  if (!modification)
-    return (
-      <aside aria-label="Consequences" className="text-soft p-4">
-        Choose a modification to see where its parts come from, what it costs and what it leaves behind.
-      </aside>
-    );
-  const figures = workbench.planned.figures({ of: 'modification', modification: modification.id });
-  const entries = entriesOf(workbench, modification.id);
+  const zone = useBuild((s) => s.zone);
+  const scope = modification
+    ? ({ of: 'modification', modification: modification.id } as const)
+    : zone
+      ? ({ of: 'zone', zone } as const)
+      : ({ of: 'build' } as const);
+  const name = modification
+    ? modNo(modification.no)
+    : zone
+      ? (workbench.records.zone.get(zone)?.name ?? '')
+      : 'The build';
+  const figures = workbench.planned.figures(scope);
+  const entries = modification ? entriesOf(workbench, modification.id) : workbench.planned.entriesOf(scope);
   return (
     <aside aria-label="Consequences" className="flex h-full flex-col gap-4 overflow-auto p-4">
-      <Sources
-        title={`${modNo(modification.no)} · where ${pieces(joined(figures))} come from`}
-        figures={figures}
+      <PartStates
+        workbench={workbench}
+        scope={scope}
+        title={`${name}, what goes on`}
+        onOpen={(state) => dialogs.open({ dialog: 'state', state, scope })}
       />
-      <Costs figures={figures} />
-      <ToBuy entries={entries} onOrder={() => dialogs.open({ dialog: 'order', modification })} />
-      <Placeholders entries={entries} />
-      <LeavesBehind entries={entries} />
+      <Sources figures={figures} onOrder={() => dialogs.open({ dialog: 'sources' })} />
+      {scope.of !== 'zone' && <Costs figures={figures} />}
+      {modification && (
+        <>
+          <ToBuy entries={entries} onOrder={() => dialogs.open({ dialog: 'order', modification })} />
+          <Placeholders entries={entries} />
+          <LeavesBehind entries={entries} />
+        </>
+      )}
     </aside>
   );
 });
 
-const joined = (f: Figures): number => f.fromSpares + f.fromStock + f.fromDonor + f.fromOrder + f.bought;
-
-function Sources({ title, figures: f }: { title: string; figures: Figures }) {
-  const rows = [
-    { words: 'This build’s spares', n: f.fromSpares, look: 'bg-ink' },
-    { words: 'Own parts', n: f.fromStock, look: 'bg-edge' },
-    {
-      words: 'Donor boxes',
-      n: f.fromDonor,
-      look: 'bg-[repeating-linear-gradient(90deg,#161616_0_2px,#fff_2px_5px)] border border-ink',
-    },
-    {
-      words: 'On order',
-      n: f.fromOrder,
-      look: 'bg-[radial-gradient(#161616_1px,#fff_1.4px)] bg-[length:5px_5px] border border-ink',
-    },
-    {
-      words: 'Bought or to buy',
-      n: f.bought,
-      look: 'bg-[repeating-linear-gradient(45deg,#161616_0_2px,#fff_2px_5px)] border border-ink',
-    },
-  ].filter((r) => r.n > 0);
+/** Where what goes on is taken from, and a way to change the order of it. */
+function Sources({ figures: f, onOrder }: { figures: Figures; onOrder: () => void }) {
+  const rows: [string, number][] = [
+    ['this build’s spares', f.fromSpares],
+    ['its boxes', f.fromDonor],
+    ['own parts in trays', f.fromStock],
+    ['own, uncounted', f.fromOwn],
+    ['orders', f.fromOrder],
+    ['bought or to buy', f.bought],
+  ];
   return (
-    <section>
-      <h2 className="mb-2">{title}</h2>
-      {rows.length === 0 && <p className="text-soft">Nothing goes on in it.</p>}
-      <div aria-hidden className="mb-2 flex h-3 gap-0.5">
-        {rows.map((r) => (
-          <span key={r.words} style={{ flexGrow: r.n }} className={`rounded-xs ${r.look}`} />
-        ))}
-      </div>
-      <dl className="grid grid-cols-[auto_1fr_auto] items-center gap-x-2">
-        {rows.map((r) => (
-          <div key={r.words} className="contents">
-            <span aria-hidden className={`size-3 rounded-xs ${r.look}`} />
-            <dt>{r.words}</dt>
-            <dd className="text-right font-semibold">{count(r.n)}</dd>
-          </div>
-        ))}
+    <section className="border-rule border-t pt-3">
+      <h2 className="mb-1">From where</h2>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-2">
+        {rows
+          .filter(([, n]) => n > 0)
+          .map(([words, n]) => (
+            <div key={words} className="contents">
+              <dt>{words}</dt>
+              <dd className="text-right font-semibold">{count(n)}</dd>
+            </div>
+          ))}
       </dl>
+      <Button className="mt-2" onClick={onOrder}>
+        Order of sources…
+      </Button>
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import type { Entry, Figure, Modification, Scope } from '@/core/ledger';
+import type { PartState } from '@/core/need';
 import type { ElementKey } from '@/core/parts';
 
 /** Which sheet is open over the bench. */
@@ -8,6 +9,9 @@ export type OpenDialog =
   | { readonly dialog: 'modification'; readonly modification: Modification | null }
   | { readonly dialog: 'order'; readonly modification: Modification | null }
   | { readonly dialog: 'part'; readonly entry: Entry }
+  | { readonly dialog: 'state'; readonly state: PartState; readonly scope: Scope }
+  | { readonly dialog: 'sources' }
+  | { readonly dialog: 'cameFrom' }
   | { readonly dialog: 'zones' }
   | { readonly dialog: 'whatIfs' }
   | { readonly dialog: 'build' };

@@ -3,6 +3,7 @@ import {
   offPieces,
   onPieces,
   placeOf,
+  sourceName,
   type Entry,
   type Movement,
   type Pieces,
@@ -49,15 +50,23 @@ export function sourceWords(entry: Entry, records: Pick<RecordSet, 'copy'>): str
     const words =
       place === 'donor'
         ? `from ${boxName(m, records)}`
-        : place in names
-          ? names[place as keyof typeof names]
-          : `${bought}${price}`;
+        : place === 'own'
+          ? ownWords(m)
+          : place in names
+            ? names[place as keyof typeof names]
+            : `${bought}${price}`;
     sums.set(words, (sums.get(words) ?? 0) + m.qty);
   }
   const parts = [...sums];
   const [only] = parts;
   return parts.length === 1 && only ? only[0] : parts.map(([w, n]) => `${n} ${w}`).join(', ');
 }
+
+/** Own parts that are not counted, or what they came out of. */
+const ownWords = (m: Movement): string => {
+  const name = sourceName(m.from);
+  return name ? `from ${name}` : 'own, uncounted';
+};
 
 /** The box that a piece comes from, by its name. */
 const boxName = (m: Movement, records: Pick<RecordSet, 'copy'>): string =>
@@ -67,5 +76,6 @@ function awayWords(entry: Entry): string {
   const to = entry.movements[0]?.to;
   const place = to ? placeOf(to) : 'spares';
   if (place === 'gone') return entry.kind === 'missing' ? 'missing' : 'to be thrown away';
-  return place === 'model' ? 'moved' : `to ${place}`;
+  if (place === 'own') return 'to own parts, uncounted';
+  return place === 'model' ? 'moved' : `to ${place === 'stock' ? 'own parts' : place}`;
 }

@@ -5,7 +5,7 @@ import { onBuild } from '../testing/on-build';
 import { LogLine } from './log-line';
 
 function open() {
-  const acts = { onEnter: vi.fn(), onCancel: vi.fn() };
+  const acts = { onEnter: vi.fn(), onSources: vi.fn(), onCancel: vi.fn() };
   const built = onBuild(<LogLine reading={null} {...acts} />);
   return { ...built, ...acts, line: screen.getByRole('combobox') as HTMLInputElement };
 }

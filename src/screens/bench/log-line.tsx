@@ -10,9 +10,12 @@ import {
   type KeyboardEvent,
 } from 'react';
 import { completeAt, lineOfBlock, type Completion } from '@/core/log-line';
-import type { LineReading } from '@/core/workbench';
+import { isBoundToBoxes } from '@/core/pool';
+import { elsewhereOf, type LineReading } from '@/core/workbench';
 import { Key } from '@/ui/button';
 import { useBuild } from '../common/build-store';
+import { ELSEWHERE_WORDS } from '../words/sources';
+import { AskElsewhere } from './ask-elsewhere';
 import { Completions } from './completions';
 import { Understood } from './understood';
 
@@ -20,10 +23,11 @@ interface LogLineProps {
   readonly reading: LineReading | null;
   readonly onEnter: () => void;
   readonly onCancel: () => void;
+  readonly onSources: () => void;
 }
 
 /** The line at the foot of the bench: one line logs a change, and shows what it would do before Enter. */
-export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
+export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps) {
   const line = useBuild((s) => s.line);
   const set = useBuild((s) => s.set);
   const workbench = useBuild((s) => s.workbench);
@@ -129,6 +133,17 @@ export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
         </div>
         <button
           type="button"
+          onClick={onSources}
+          title="Where parts come from"
+          className="border-edge hover:border-ink min-h-7 rounded-md border px-2 text-[12px] max-sm:hidden"
+        >
+          <span className="text-faint">else </span>
+          {isBoundToBoxes(workbench.records, workbench.build)
+            ? 'its boxes only'
+            : ELSEWHERE_WORDS[elsewhereOf(workbench) ?? 'own']}
+        </button>
+        <button
+          type="button"
           role="switch"
           aria-checked={logPlanned}
           onClick={() => set({ logPlanned: !logPlanned })}
@@ -142,6 +157,7 @@ export function LogLine({ reading, onEnter, onCancel }: LogLineProps) {
       </div>
       <div id={`${listId}-says`} aria-live="polite" className="flex min-h-8 items-center gap-4">
         <Understood reading={reading} onChoose={(text) => change(text)} line={line} />
+        <AskElsewhere reading={reading} onDone={() => input.current?.focus()} />
       </div>
     </section>
   );

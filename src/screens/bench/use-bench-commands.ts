@@ -41,6 +41,7 @@ export function useBenchCommands(
       ['inventory as built, CSV', 'inventory-as-built.csv'],
       ['inventory as planned, CSV', 'inventory-as-planned.csv'],
       ['spares CSV', 'spares.csv'],
+      ['what came from which box, CSV', 'came-from.csv'],
       ['mod file', 'mod.json'],
     ];
     return [
@@ -65,6 +66,8 @@ export function useBenchCommands(
       },
       { name: 'As built or as planned', key: 'v', run: toggleView },
       { name: 'Brightness of the background', key: 'm', run: background.next },
+      { name: 'What came from which box…', key: 'b', run: () => acts.open({ dialog: 'cameFrom' }) },
+      { name: 'Where parts come from…', key: 'w', run: () => acts.open({ dialog: 'sources' }) },
       { name: 'Zones and phases…', key: 'z', run: () => acts.open({ dialog: 'zones' }) },
       { name: 'What-ifs…', run: () => acts.open({ dialog: 'whatIfs' }) },
       { name: 'Order all that is to buy…', run: () => acts.open({ dialog: 'order', modification: null }) },

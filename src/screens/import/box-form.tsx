@@ -28,7 +28,7 @@ interface BoxProps {
 
 /** One box: how many copies, new or second-hand, what was paid, on the model or to be broken up. */
 export function BoxForm({ box, onChange, onRemove }: BoxProps) {
-  const [price, setPrice] = useState(box.price ? (box.price / 100).toFixed(2) : '');
+  const [price, setPrice] = useState(box.price === null ? '' : (box.price / 100).toFixed(2));
   const total = box.lots.reduce((s, l) => s + (l.extra ? 0 : l.qty), 0);
   const extras = box.lots.reduce((s, l) => s + (l.extra ? l.qty : 0), 0);
   const zones = new Set(box.lots.map((l) => l.zone).filter(Boolean)).size;
@@ -71,14 +71,14 @@ export function BoxForm({ box, onChange, onRemove }: BoxProps) {
           <option value="second-hand">second-hand</option>
         </Select>
       </Field>
-      <Field label="Paid for each">
+      <Field label="Paid for each, 0 for a gift">
         <Input
           value={price}
-          placeholder="0.00"
+          placeholder="not known"
           aria-invalid={bad}
           onChange={(e) => {
             setPrice(e.target.value);
-            set({ price: readMoney(e.target.value) ?? 0 });
+            set({ price: readMoney(e.target.value) ?? null });
           }}
           className="w-24"
         />
@@ -94,6 +94,7 @@ export function BoxForm({ box, onChange, onRemove }: BoxProps) {
         {piecesOfKinds(total, box.lots.length)}
         {extras > 0 && `, ${extras} extras to the spares`}
         {zones > 0 && `, ${zones} zones`}
+        {box.price === 0 && ', a gift'}
         {bad && ` ▲ “${price}” is not a price: write 46.50.`}
       </p>
     </fieldset>

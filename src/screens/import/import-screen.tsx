@@ -7,7 +7,8 @@ import type { ImportBoxes } from '@/server/import-schemas';
 import { AppHeader } from '@/ui/app-header';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
-import { count, money, pieces } from '@/ui/numbers';
+import { worthOf } from '@/core/ledger';
+import { count, paidWords, pieces } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
 import { refusalWords } from '../words/refusal';
@@ -233,7 +234,10 @@ function BoxesForm({ boxes, onChange, name, onName, build, busy, onTake }: Boxes
     (s, b) => s + b.copies * b.lots.reduce((t, l) => t + (l.extra ? 0 : l.qty), 0),
     0,
   );
-  const paid = boxes.reduce((s, b) => s + b.copies * b.price, 0);
+  const paid = worthOf(
+    boxes.map((b) => ({ qty: b.copies, price: b.price })),
+    (b) => b.price,
+  );
   const bad = boxes.some((b) => !b.setName.trim());
   return (
     <form
@@ -244,7 +248,7 @@ function BoxesForm({ boxes, onChange, name, onName, build, busy, onTake }: Boxes
       }}
     >
       <h2 className="mb-2 text-[16px]">
-        {boxes.length === 1 ? 'One box' : `${boxes.length} boxes`}, {pieces(total)}, {money(paid)} paid
+        {boxes.length === 1 ? 'One box' : `${boxes.length} boxes`}, {pieces(total)}, {paidWords(paid)}
       </h2>
       {boxes.map((b, i) => (
         <BoxForm

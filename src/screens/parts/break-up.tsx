@@ -9,7 +9,7 @@ import { needOf } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
-import { count, money, pieces, kinds } from '@/ui/numbers';
+import { boxPrice, count, kinds, paidWords, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** Boxes that are being broken up for this build, whole or in part, and this build itself broken up for its parts. */
@@ -63,10 +63,12 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
         <bdi>{copy.setName}</bdi>
       </h3>
       <p className="text-soft">
-        {money(copy.price)} for {pieces(report.opened)}: £{each(report.eachOfAll)} a piece
+        {boxPrice(copy.price)} for {pieces(report.opened)}
+        {report.eachOfAll !== null && `: £${each(report.eachOfAll)} a piece`}
         {useful > 0 &&
-          `, £${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}.{' '}
-        {left === 0 ? 'All of it is out.' : `${pieces(left)} are still in it.`}
+          report.eachOfUseful !== null &&
+          `, £${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}
+        . {left === 0 ? 'All of it is out.' : `${pieces(left)} are still in it.`}
       </p>
       <p className="my-2 flex flex-wrap gap-1">
         {lots.slice(0, 12).map((l) => (
@@ -102,7 +104,13 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
   const going = held.filter((h) => zones.has(h.zone.id)).reduce((s, h) => s + h.qty, 0);
   const paid = [...workbench.records.copy.values()]
     .filter((c) => c.build === workbench.build && c.role === 'base')
-    .reduce((s, c) => s + c.price, 0);
+    .reduce(
+      (s, c) => ({ worth: s.worth + (c.price ?? 0), unpriced: s.unpriced + (c.price === null ? 1 : 0) }),
+      {
+        worth: 0,
+        unpriced: 0,
+      },
+    );
   const all = held.reduce((s, h) => s + h.qty, 0);
   return (
     <section>
@@ -110,7 +118,7 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
       <p className="text-soft mb-2">
         {all === 0
           ? 'Nothing is on the model.'
-          : `${pieces(all)} are on it. Its boxes cost ${money(paid)}, so about £${(paid / 100 / all).toFixed(3)} a piece. It can be undone.`}
+          : `${pieces(all)} are on it. For its boxes: ${paidWords(paid)}${paid.unpriced === 0 && paid.worth > 0 ? `, so about £${(paid.worth / 100 / all).toFixed(3)} a piece` : ''}. It can be undone.`}
       </p>
       {held.map(({ zone, qty }) => (
         <Check

@@ -7,7 +7,7 @@ import { daysBetween, outlookOf, type Outlook } from '@/core/market';
 import { awaited, boxOf, type ParcelNews } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, money, pieces, kinds } from '@/ui/numbers';
+import { boxPrice, count, money, pieces, kinds } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { daysAhead, moveClock } from '@/simulated/clock';
 import { useBuild } from '../common/build-store';
@@ -128,7 +128,7 @@ function OrderCard({
           <bdi>{order.seller}</bdi>
           {box && (
             <>
-              : <bdi>{box.setName}</bdi>, {box.condition}, {money(box.price)}
+              : <bdi>{box.setName}</bdi>, {box.condition}, {boxPrice(box.price)}
             </>
           )}{' '}
           <span className="text-soft font-sans font-normal">

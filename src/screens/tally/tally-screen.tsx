@@ -8,6 +8,7 @@ import {
   openPlaceholders,
   sparesAccount,
   takeTally,
+  worthOf,
   type Tally,
   type Books,
   type Figures,
@@ -17,8 +18,10 @@ import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, modNo, money, pieces, signed, priced } from '@/ui/numbers';
+import { count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
+import { CameFromTable } from '../common/came-from-table';
+import { PartStates } from '../common/part-states';
 import { useBackground } from '../common/use-background';
 import { MustStay } from './must-stay';
 
@@ -75,8 +78,19 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
             figures={f}
             spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
             boxes={tally.inBoxes}
-            paid={copies.filter((c) => c.role === 'base').reduce((s, c) => s + c.price, 0)}
+            paid={worthOf(
+              copies.filter((c) => c.role === 'base').map((c) => ({ qty: 1, price: c.price })),
+              (c) => c.price,
+            )}
           />
+          <div className="mb-6 max-w-md break-inside-avoid">
+            <PartStates
+              workbench={workbench}
+              scope={{ of: 'build' }}
+              planned={planned}
+              title="What goes on"
+            />
+          </div>
           <ByPart
             title="By modification"
             workbench={workbench}
@@ -100,6 +114,10 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
               total={f}
             />
           )}
+          <section className="mb-6 break-inside-avoid">
+            <h2 className="mb-1 text-[16px]">What came from which box</h2>
+            <CameFromTable workbench={workbench} books={books} />
+          </section>
           <Placeholders books={books} />
           <MustStay workbench={workbench} />
           <Spares workbench={workbench} books={books} />
@@ -137,7 +155,7 @@ function Costs({
   figures: Figures;
   spares: string;
   boxes: Tally['inBoxes'];
-  paid: number;
+  paid: { worth: number; unpriced: number };
 }) {
   const cost = costsOf(figures);
   const cells: [string, string, string][] = [
@@ -156,7 +174,11 @@ function Costs({
       'spares left',
       `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
     ],
-    [money(paid), 'paid for the boxes', 'not in the cost of the mod'],
+    [
+      knownMoney(paid.worth, paid.unpriced),
+      'paid for the boxes',
+      `not in the cost of the mod${paid.unpriced > 0 && paid.worth > 0 ? `; ${count(paid.unpriced)} without a known price` : ''}`,
+    ],
   ];
   return (
     <dl className="border-rule mb-6 grid grid-cols-2 border-y md:grid-cols-4">
@@ -298,6 +320,7 @@ function Files({ build }: { build: string }) {
     ['Inventory as built, CSV', 'inventory-as-built.csv'],
     ['Inventory as planned, CSV', 'inventory-as-planned.csv'],
     ['Spares CSV', 'spares.csv'],
+    ['What came from which box, CSV', 'came-from.csv'],
     ['Mod file', 'mod.json'],
   ];
   return (

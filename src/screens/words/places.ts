@@ -1,4 +1,4 @@
-import { accountOwner, placeOf, type AccountKey, type RecordSet } from '@/core/ledger';
+import { accountOwner, placeOf, sourceName, type AccountKey, type RecordSet } from '@/core/ledger';
 
 /** Names of places, looked up in the records at hand. */
 export function placeName(
@@ -21,6 +21,8 @@ export function placeName(
       return 'the box';
     case 'outside':
       return 'outside';
+    case 'own':
+      return sourceName(account) || 'own parts, uncounted';
     case 'gone':
       return owner;
   }
