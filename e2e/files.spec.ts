@@ -114,7 +114,7 @@ test('the tally prints without its bars and buttons', async ({ page }) => {
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByRole('link', { name: 'Evarn' })).toBeHidden();
-  await expect(page.getByRole('table')).toHaveCount(3);
+  await expect(page.getByRole('table')).toHaveCount(5);
   await expect(page.getByText(/as built/).first()).toBeVisible();
 });
 

@@ -11,6 +11,7 @@ import {
   emptyRecordSet,
   FIGURES,
   joinDiffs,
+  placeOf,
   sparesAccount,
   type AccountKey,
   type Entry,
@@ -263,6 +264,28 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     expect(brought('buildSources')).toEqual([{ id: build, build, boxesOnly: true, elsewhere: null }]);
     expect(brought('keptAssembly')).toMatchObject([{ name: 'mine', account: sparesAccount(build) }]);
     expect(diff.added.find((a) => a.type === 'build')!.record).toMatchObject({ createdAt: '2026-01-01' });
+  });
+
+  it('mod file: brings what was done with, though another build plans to take the same', () => {
+    const mine = [...log.built.entries].filter((e) => e.build === BUILD);
+    const taking = mine.flatMap((e) =>
+      e.movements.flatMap((m) => (placeOf(m.from) === 'stock' && placeOf(m.to) === 'model' ? [m] : [])),
+    );
+    const [one] = taking;
+    if (!one) return;
+    const surroundings = [{ account: one.from, element: one.element, grade: one.grade, qty: -1000 }];
+    const planned = new Books({ ...CONTEXT, surroundings }, log.entries, PLANNED);
+    const { stock } = makeModFile(world(log.entries), BUILD, planned);
+    const net = [...log.built.entries]
+      .flatMap((e) => e.movements)
+      .reduce((s, m) => {
+        if (m.element !== one.element || m.grade !== one.grade) return s;
+        return s + (m.from === one.from ? m.qty : 0) - (m.to === one.from ? m.qty : 0);
+      }, 0);
+    const brought = stock
+      .filter((s) => s.element === one.element && s.grade === one.grade && one.from === `stock:${s.tray}`)
+      .reduce((s, r) => s + r.qty, 0);
+    expect(brought).toBeGreaterThanOrEqual(net);
   });
 
   it('mod file: keeps to the published schema', () => {

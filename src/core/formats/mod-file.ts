@@ -92,27 +92,32 @@ function ownedBy(records: RecordSet, build: BuildId, entries: readonly Entry[]) 
   };
 }
 
-/** What the entries took from each tray and the tray really had: a plan that overdraws stays a need. */
+/**
+ * What the entries took from each tray and the tray really had: a plan that overdraws stays a need, while what was done
+ * was there, whatever other builds plan to take from the same tray.
+ */
 function stockTaken(
   entries: readonly Entry[],
   planned: Books,
   trays: ReadonlyMap<string, string>,
 ): ModFile['stock'] {
   const taken = new Map<string, BalanceRow>();
-  const note = (account: AccountKey, m: Movement, qty: number) => {
+  const done = new Map<string, number>();
+  const note = (account: AccountKey, m: Movement, qty: number, isDone: boolean) => {
     if (placeOf(account) !== 'stock') return;
     const key = `${account}|${m.grade}|${m.element}`;
     const before = taken.get(key)?.qty ?? 0;
     taken.set(key, { account, element: m.element, grade: m.grade, qty: before + qty });
+    if (isDone) done.set(key, (done.get(key) ?? 0) + qty);
   };
   for (const e of entries)
     for (const m of e.movements) {
-      note(m.from, m, m.qty);
-      note(m.to, m, -m.qty);
+      note(m.from, m, m.qty, e.state === 'done');
+      note(m.to, m, -m.qty, e.state === 'done');
     }
-  return [...taken.values()].flatMap((r) => {
+  return [...taken].flatMap(([key, r]) => {
     const had = Math.max(0, planned.balances.at(r.account, r.element, r.grade) + r.qty);
-    const qty = Math.min(r.qty, had);
+    const qty = Math.max(Math.min(r.qty, had), done.get(key) ?? 0);
     const tray = accountOwner<string>(r.account);
     return qty > 0
       ? [{ tray, trayName: trays.get(tray) ?? 'Tray', element: r.element, grade: r.grade, qty }]

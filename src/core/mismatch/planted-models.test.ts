@@ -3,6 +3,8 @@ import { plantedModel, type PlantedModel } from '../testing/planted';
 import { mismatchesOfModel, type PlainMismatch } from './mismatches-of-model';
 
 const SURE = 0.5;
+/** A mutant is caught by some models or by none: it need not be tried on hundreds. */
+const few = !!process.env.MUTANTS;
 
 /** What is told of a model beside what was planted in it. */
 function score(model: PlantedModel) {

@@ -24,6 +24,7 @@ import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
 import { useBackground } from '../common/use-background';
 import { MustStay } from './must-stay';
+import { StatesByPart } from './states-by-part';
 
 /** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
@@ -102,8 +103,16 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
             title="By zone"
             workbench={workbench}
             books={books}
-            parts={workbench.zones.map((z) => ({ name: z.name, scope: { of: 'zone', zone: z.id } }))}
+            parts={zoneParts(workbench)}
             note="A zone counts the zones nested in it. Money is shown by modification."
+          />
+          <StatesByPart
+            workbench={workbench}
+            planned={planned}
+            groups={[
+              { title: 'modifications', parts: modificationParts(workbench) },
+              { title: 'zones', parts: zoneParts(workbench) },
+            ]}
           />
           {workbench.records.phase.size > 0 && (
             <ByPart
@@ -140,6 +149,9 @@ const modificationParts = (workbench: Workbench): Part[] => [
   })),
   { name: 'in no modification', scope: { of: 'modification', modification: null } },
 ];
+
+const zoneParts = (workbench: Workbench): Part[] =>
+  workbench.zones.map((z): Part => ({ name: z.name, scope: { of: 'zone', zone: z.id } }));
 
 const phaseParts = (workbench: Workbench): Part[] => [
   ...phasesOf(workbench).map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
