@@ -11,6 +11,7 @@ export const BLANK_ENTRY: Omit<Entry, 'id' | 'kind' | 'loggedAt' | 'movements'> 
   note: '',
   hidden: false,
   standsFor: null,
+  zone: null,
   whatIf: null,
   assembly: null,
   order: null,

@@ -1,5 +1,5 @@
 import { freeAt, freeGrades, NOTHING_KEPT, type Kept } from './free-pieces';
-import type { ElementKey } from '../parts';
+import { splitElementKey, type ElementKey } from '../parts';
 import type { CopyId, EntryId, OrderId, TrayId, WhatIfId, ZoneId } from '../shared/ids';
 import { asId } from '../shared/ids';
 import { fail, ok, type Result } from '../shared/result';
@@ -18,7 +18,7 @@ import {
   type AccountKey,
 } from '../places';
 import type { Books } from './books';
-import { byGrade, conditionOf, grade, gradeRank, type Grade } from '../places';
+import { byGrade, conditionOf, grade, gradeRank, isWorn, type Grade } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
 import type { Elsewhere, Entry, Modification, Movement } from '../records';
 import type { PriceOf } from './tally';
@@ -59,6 +59,8 @@ export type DraftProblem =
       readonly elsewhere: readonly Whereabouts[];
       readonly zone: ZoneId;
       readonly source: SourceChoice | null;
+      /** Pieces that are there and show their age or a flaw: they are taken where that is said, or where nobody sees them. */
+      readonly worn: number;
       /** True where it was looked for in the build's boxes and spares, to which the build is bound. */
       readonly boxesOnly: boolean;
     }
@@ -174,7 +176,7 @@ class Drafting {
     const to = modelAccount(this.zone);
     let left = qty;
     for (const from of this.sourceAccounts()) {
-      for (const [g, there] of freeGrades(this.books.balances, from, element, this.context.kept)) {
+      for (const [g, there] of this.gradesToTake(from, element)) {
         if (!this.goodEnough(g, element)) continue;
         const n = Math.min(left, there - this.taken(from, element, g));
         if (n > 0) this.move({ element, grade: g, qty: n, from, to }, this.context.priceOf(element, g));
@@ -250,9 +252,39 @@ class Drafting {
     }
   }
 
+  /** What may be taken of a place, best first; among pieces that have aged alike, the aged ones first. */
+  private gradesToTake(from: AccountKey, element: ElementKey): [Grade, number][] {
+    const free = freeGrades(this.books.balances, from, element, this.context.kept);
+    return this.takesWorn(element) && !this.intent.hidden
+      ? free.toSorted(([a], [b]) => Number(isWorn(b)) - Number(isWorn(a)))
+      : free;
+  }
+
+  /**
+   * Whether worn pieces fit where these go: where it is said, where nobody sees them, and among pieces of their colour of
+   * which most have aged too. A yellowed piece is no white one.
+   */
+  private takesWorn(element: ElementKey): boolean {
+    if (this.intent.condition) return isWorn(grade(this.intent.condition));
+    if (this.intent.hidden) return true;
+    const { colour } = splitElementKey(element);
+    let [worn, good] = [0, 0];
+    for (const r of this.books.balances.rows((a) => a === modelAccount(this.zone))) {
+      if (r.qty <= 0 || splitElementKey(r.element).colour !== colour) continue;
+      if (isWorn(r.grade)) worn += r.qty;
+      else good += r.qty;
+    }
+    return worn > good;
+  }
+
   /** A renew takes only what is better than the worst piece it replaces; the rest take what was asked for. */
   private goodEnough(g: Grade, element: ElementKey): boolean {
-    if (this.intent.condition && conditionOf(g) !== this.intent.condition) return false;
+    if (this.intent.condition) return conditionOf(g) === this.intent.condition && this.isBetter(g, element);
+    if (isWorn(g) && !this.takesWorn(element)) return false;
+    return this.isBetter(g, element);
+  }
+
+  private isBetter(g: Grade, element: ElementKey): boolean {
     if (this.intent.kind !== 'renew') return true;
     const off = this.made.filter((m) => m.element === element && placeOf(m.from) === 'model');
     return off.every((m) => gradeRank(g) < gradeRank(m.grade));
@@ -271,7 +303,13 @@ class Drafting {
     const elsewhere = all.filter((w) => !searched.has(w.account));
     const { source } = this.intent;
     const boxesOnly = this.context.boxesOnly && source === null;
-    return { reason, element, wanted, there, elsewhere, zone: this.zone, source, boxesOnly };
+    const worn =
+      reason === 'not on the model'
+        ? 0
+        : this.sourceAccounts()
+            .flatMap((a) => freeGrades(this.books.balances, a, element, this.context.kept))
+            .reduce((s, [g, n]) => s + (isWorn(g) && !this.goodEnough(g, element) ? n : 0), 0);
+    return { reason, element, wanted, there, elsewhere, zone: this.zone, source, worn, boxesOnly };
   }
 }
 
@@ -328,6 +366,7 @@ export function draftEntry(
     note: intent.note,
     hidden: intent.hidden,
     standsFor: intent.standsFor,
+    zone,
     whatIf: intent.planned ? context.whatIf : null,
     assembly: intent.assembly,
     order: order ? asId<OrderId>(accountOwner(order.from)) : null,

@@ -59,8 +59,9 @@ export function intentOf(entry: Entry): Intent | undefined {
   };
 }
 
-/** The zone an entry works in: where pieces join, or else where they leave. */
+/** The zone an entry works in: where it was logged, or else where pieces join or leave. */
 export function zoneIn(entry: Entry): ZoneId | null {
+  if (entry.zone) return entry.zone;
   const on = entry.kind === 'move' ? undefined : entry.movements.find(joins);
   const off = entry.movements.find(leaves);
   return (on ? zoneOf(on.to) : off ? zoneOf(off.from) : undefined) ?? null;

@@ -17,6 +17,7 @@ export const FIGURES = [
   'moved',
   'movedIn',
   'movedOut',
+  'fromNoZone',
   'missing',
   'missingReplaced',
   'onModel',
@@ -74,12 +75,19 @@ function countMovement(
   const leaves = from === 'model';
   const joins = to === 'model';
   const pieces = m.qty * times;
-  const fromHere = leaves && inScope(zones && zoneOf(m.from), zones);
+  const lay = leaves && inScope(zones && zoneOf(m.from), zones);
+  // What an entry of a zone takes off counts in the zone, though it lay in none: most boxes are not unpacked by zones.
+  const fromHere = lay || (leaves && !joins && !!zones && entry.zone !== null && zones.has(entry.zone));
   const toHere = joins && inScope(zones && zoneOf(m.to), zones);
   if (leaves && joins) countMove(sums, pieces, fromHere, toHere);
   else {
     if (toHere) countJoining(sums, entry, m, pieces, from);
     if (fromHere) countLeaving(sums, entry, m, pieces, to);
+    // It was never among the pieces that lie in the zone.
+    if (fromHere && !lay) {
+      sums.onModel += pieces;
+      sums.fromNoZone += pieces;
+    }
     if (!zones) countAside(sums, entry, m, pieces, from, to);
   }
 }

@@ -1,5 +1,5 @@
 import type { Workbench } from '../workbench';
-import { freeAt, placeOf, sparesAccount, stockAccount, type Grade } from '../ledger';
+import { freeGrades, isWorn, placeOf, sparesAccount, stockAccount, type Grade } from '../ledger';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import { availability, type Availability, type Made, type Register } from './register';
@@ -60,7 +60,11 @@ export class AtHand {
     const { kept } = workbench;
     const note = (sums: Map<ElementKey, number>, account: ReturnType<typeof stockAccount>) => {
       for (const [element] of balances.elements(account)) {
-        const n = freeAt(balances, account, element, kept);
+        // What shows is not put right with a piece that shows its age.
+        const n = freeGrades(balances, account, element, kept).reduce(
+          (s, [g, q]) => s + (isWorn(g) ? 0 : q),
+          0,
+        );
         if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
       }
     };

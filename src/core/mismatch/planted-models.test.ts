@@ -5,6 +5,7 @@ import { mismatchesOfModel, type PlainMismatch } from './mismatches-of-model';
 const SURE = 0.5;
 /** A mutant is caught by some models or by none: it need not be tried on hundreds. */
 const few = !!process.env.MUTANTS;
+const LAST = few ? 5040 : 5400;
 
 /** What is told of a model beside what was planted in it. */
 function score(model: PlantedModel) {
@@ -39,18 +40,19 @@ function over(from: number, to: number, only: (m: PlantedModel) => boolean = () 
 describe('models with planted faults', () => {
   it('brick, plate, tile and slope models: 95 % found, 90 % of what is told true, the remedy right', () => {
     const rows = (['brick', 'plate', 'tile', 'slope'] as const).map(
-      (shape) => [shape, over(5001, 5400, (m) => m.shape === shape)] as const,
+      (shape) => [shape, over(5001, LAST, (m) => m.shape === shape)] as const,
     );
-    const all = over(5001, 5400);
+    const all = over(5001, LAST);
     for (const [shape, r] of [...rows, ['all', all] as const])
       process.stdout.write(
         `${shape}: ${r.models} models, ${r.planted} planted, found ${r.recall}, true ${r.precision}, remedy right ${r.remedy}\n`,
       );
-    expect(all.models).toBe(400);
+    expect(all.models).toBe(LAST - 5000);
     expect(all.recall).toBeGreaterThanOrEqual(0.95);
     expect(all.precision).toBeGreaterThanOrEqual(0.9);
     expect(all.remedy).toBeGreaterThanOrEqual(0.98);
     for (const [, r] of rows) {
+      if (few) continue;
       expect(r.models).toBeGreaterThanOrEqual(40);
       expect(r.recall).toBeGreaterThanOrEqual(0.92);
       expect(r.precision).toBeGreaterThanOrEqual(0.88);
@@ -58,7 +60,7 @@ describe('models with planted faults', () => {
   });
 
   it('says nothing of most models without a fault', () => {
-    const told = Array.from({ length: 100 }, (_, i) => {
+    const told = Array.from({ length: few ? 20 : 100 }, (_, i) => {
       const m = plantedModel(7001 + i);
       const zones = m.zones.map((z) => ({
         name: z.name,
@@ -70,7 +72,7 @@ describe('models with planted faults', () => {
       const answer = mismatchesOfModel({ zones });
       return 'unknown' in answer ? 99 : answer.mismatches.filter((x) => x.sure >= SURE).length;
     });
-    expect(told.filter((n) => n === 0).length).toBeGreaterThanOrEqual(70);
+    expect(told.filter((n) => n === 0).length).toBeGreaterThanOrEqual(0.7 * told.length);
   });
 
   it('the order of zones and lots changes nothing', () => {

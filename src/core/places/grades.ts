@@ -33,6 +33,13 @@ export const isGrade = (text: string): text is Grade =>
 /** 0 for new up to 4 for cracked. */
 export const gradeRank = (g: Grade): number => RANK[conditionOf(g)];
 
+/**
+ * True of a piece that shows its age or a flaw: faded, yellowed, crazed, bare or cracked. Nobody takes it for white.
+ *
+ * @example isWorn(grade('yellowed')) // true
+ */
+export const isWorn = (g: Grade): boolean => gradeRank(g) >= RANK.faded;
+
 /** Best first. */
 export const byGrade = (a: Grade, b: Grade): number =>
   gradeRank(a) - gradeRank(b) || (a < b ? -1 : a > b ? 1 : 0);

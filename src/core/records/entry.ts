@@ -8,6 +8,7 @@ import type {
   ModificationId,
   OrderId,
   WhatIfId,
+  ZoneId,
 } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
 import {
@@ -67,6 +68,8 @@ export const entry = defineRecord({
     hidden: flag(),
     /** For a placeholder: the element it stands for. */
     standsFor: orNull(element()),
+    /** The zone it was logged in: what is taken off there counts there, though it lay in no zone. Null = where its pieces are. */
+    zone: orNull(mention<ZoneId>('zone')),
     whatIf: orNull(reference<WhatIfId>('whatIf')),
     assembly: orNull(reference<AssemblyId>('assembly')),
     order: inColumn('order_id', orNull(reference<OrderId>('order'))),
@@ -105,7 +108,8 @@ const EARLIER_COUNT = /^counted ([\w-]{8,80})$/;
 
 type Old = Readonly<Record<string, unknown>>;
 
-function upgrade(old: Old): Old {
+function upgrade(earlier: Old): Old {
+  const old = 'zone' in earlier ? earlier : { ...earlier, zone: null };
   if ('splitFrom' in old) return old;
   const { line, ...rest } = old;
   const counted = 'counted' in old ? {} : countOf(old);

@@ -70,6 +70,7 @@ export const put = (
       note: '',
       hidden: false,
       standsFor: null,
+      zone: null,
       whatIf: null,
       assembly: null,
       order: null,

@@ -6,6 +6,7 @@ import {
   type Figures,
   type Intent,
   type Modification,
+  type Scope,
   takeTally,
   type Tally,
 } from '../ledger';
@@ -42,6 +43,8 @@ export interface ReadOptions {
   readonly planned: boolean;
   /** Entries that the line is to take the place of, when an entry is edited. */
   readonly without?: readonly Entry[];
+  /** What the figures of the effect are taken of: the build, or the zone that is looked at. */
+  readonly scope?: Scope;
 }
 
 /** Ids of entries that are only tried, never kept. */
@@ -78,7 +81,7 @@ interface Draft {
 export function tryIntents(
   workbench: Workbench,
   intents: readonly (Intent | null)[],
-  { modification, without = [] }: ReadOptions,
+  { modification, without = [], scope = { of: 'build' } }: ReadOptions,
 ): { drafts: Draft[]; effect: Effect | null } {
   const context = workbench.draftContext();
   const { no, position } = workbench.nextEntry(modification.id);
@@ -97,7 +100,7 @@ export function tryIntents(
     if (drafted.value.state === 'done') workbench.built.post(drafted.value);
     workbench.planned.post(drafted.value);
   });
-  const effect = made.length > 0 ? measure(workbench, made, modification) : null;
+  const effect = made.length > 0 ? measure(workbench, made, modification, scope) : null;
   books.forEach((b, i) => {
     made.forEach((e) => b.unpost(e));
     taken[i]?.forEach((e) => b.post(e));
@@ -105,11 +108,16 @@ export function tryIntents(
   return { drafts, effect };
 }
 
-function measure(workbench: Workbench, made: readonly Entry[], modification: Modification): Effect {
-  const scope = { of: 'build' } as const;
+function measure(
+  workbench: Workbench,
+  made: readonly Entry[],
+  modification: Modification,
+  scope: Scope,
+): Effect {
   const alone: Record<string, number> = {};
   for (const e of made)
-    for (const [f, n] of Object.entries(workbench.planned.partOf(e, scope))) alone[f] = (alone[f] ?? 0) + n;
+    for (const [f, n] of Object.entries(workbench.planned.partOf(e, { of: 'build' })))
+      alone[f] = (alone[f] ?? 0) + n;
   return {
     built: takeTally(workbench.built, scope, workbench.priceOf),
     planned: takeTally(workbench.planned, scope, workbench.priceOf),

@@ -19,6 +19,7 @@ import { between, pick, seededRandom } from '../shared/random';
 import { asId, type BuildId, type CopyId, type EntryId } from '../shared/ids';
 import { el } from '../testing/world';
 import { did, makeWorkbench, TEST_BUILD, testSource, zoneId } from '../testing/workbench';
+import { AtHand } from '../mismatch';
 import { addModification, type Workbench } from './index';
 
 const ash = el('brick 1x2', 'ash');
@@ -191,5 +192,48 @@ describe('a price that is not known', () => {
     if (off.ok) did(workbench, { label: '', diff: added('entry', { ...off.value, id: asId<EntryId>('c') }) });
     const after = workbench.built.figures({ of: 'build' });
     expect(after).toMatchObject({ backUnpriced: 3, worthBack: 0, worthIn: 18 });
+  });
+});
+
+describe('a yellowed piece is no white one', () => {
+  const chalk = el('brick 2x4', 'chalk');
+  const wall = (lots: readonly string[]) => {
+    const w = makeWorkbench({
+      zones: { Wall: lots },
+      stock: ['9 brick 2x4 chalk yellowed', '4 brick 2x4 chalk'],
+    });
+    return did(w, addModification(w, 'Front', zoneId('Wall'), testSource('m')));
+  };
+  const takes = (w: Workbench, intent: Partial<Intent>) => {
+    const entry = drafted(w, { on: [{ element: chalk, qty: 6 }], source: 'stock', ...intent });
+    return entry.ok
+      ? entry.value.movements.map((m) => `${m.qty} ${m.grade}`).join(', ')
+      : { reason: entry.reason.reason, worn: 'worn' in entry.reason ? entry.reason.worn : 0 };
+  };
+
+  it('is not taken where it is seen beside good ones: the line says that it is there', () => {
+    const w = wall(['20 brick 1x2 chalk']);
+    expect(takes(w, {})).toEqual({ reason: 'not at hand', worn: 9 });
+    expect(takes(w, { source: null })).toBe('4 used, 2 used');
+  });
+
+  it('is taken where it is asked for, and where nobody sees it', () => {
+    const w = wall(['20 brick 1x2 chalk']);
+    expect(takes(w, { condition: 'yellowed' })).toBe('6 yellowed');
+    expect(takes(w, { hidden: true })).toBe('4 used, 2 yellowed');
+  });
+
+  it('is taken first among pieces of its colour that have aged alike', () => {
+    const w = wall(['20 brick 1x2 chalk yellowed', '3 brick 1x4 chalk', '40 brick 1x2 ash']);
+    expect(takes(w, {})).toBe('6 yellowed');
+  });
+
+  it('does not put a mismatch right', () => {
+    const w = makeWorkbench({
+      zones: { Wall: ['40 brick 2x4 chalk', '3 brick 2x4 oyster'] },
+      stock: ['9 brick 2x4 chalk yellowed', '1 brick 2x4 chalk'],
+    });
+    const at = new AtHand(w);
+    expect(at.count(chalk)).toBe(1);
   });
 });

@@ -3,6 +3,7 @@ import {
   added,
   changed,
   EMPTY_DIFF,
+  grade,
   invertDiff,
   joinDiffs,
   placeOf,
@@ -107,7 +108,7 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
 
   it('keeps its books entry by entry as if opened anew', () => {
     const w = open();
-    const line = '+3 plate 2x3 chalk; +5 tile 2x2 bark plan';
+    const line = '+3 plate 2x3 chalk; +5 tile 2x2 bark plan at 0.04';
     w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
     const first = w.entries.find((e) => e.id === 'n-1')!;
     const edit = '+7 plate 2x3 bark at 0.09';
@@ -286,7 +287,12 @@ describe('placing', () => {
     const line = '+4 tile 2x2 lagoon plan';
     w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
     const stock = { ...w.entries.find((e) => e.kind === 'add-stock')!, id: asId<Entry['id']>('more') };
-    const lagoon = { ...stock.movements[0]!, element: el('tile 2x2', 'lagoon'), qty: 3 };
+    const lagoon = {
+      ...stock.movements[0]!,
+      element: el('tile 2x2', 'lagoon'),
+      grade: grade('used'),
+      qty: 3,
+    };
     w.apply(added('entry', { ...stock, movements: [lagoon] }));
     const done = markDone(w, [w.entries.find((e) => e.id === 'n-1')!], source());
     if (!done.ok) throw new Error(JSON.stringify(done.reason));

@@ -38,7 +38,7 @@ export function isZoneInUse(workbench: Workbench, zone: Zone): boolean {
   return (
     workbench.modifications.some((m) => m.zone === zone.id) ||
     workbench.zones.some((z) => z.parent === zone.id) ||
-    workbench.entries.some((e) => e.movements.some((m) => m.from === at || m.to === at))
+    workbench.entries.some((e) => e.zone === zone.id || e.movements.some((m) => m.from === at || m.to === at))
   );
 }
 

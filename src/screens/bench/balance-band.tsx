@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { takeTally, type Figure, type Tally } from '@/core/ledger';
+import { takeTally, type Figure, type Scope, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, signed, priced } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
@@ -19,6 +19,9 @@ const TERMS: readonly (readonly [Figure, sign: string, words: string, always: bo
   ['in', '+ ', 'in', true],
   ['missing', '− ', 'missing', false],
   ['missingReplaced', '+ ', 'replaced', false],
+  ['fromNoZone', '+ ', 'from no zone', false],
+  ['movedIn', '+ ', 'moved in', false],
+  ['movedOut', '− ', 'moved out', false],
   ['onModel', '= ', 'on the model', true],
 ];
 
@@ -27,7 +30,8 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
   const workbench = useBuild((s) => s.workbench);
   const view = useBuild((s) => s.view);
   const version = useBuild((s) => s.version);
-  const scope = { of: 'build' } as const;
+  const zone = useBuild((s) => s.zone);
+  const scope: Scope = zone ? { of: 'zone', zone } : { of: 'build' };
   const now = takeTally(booksInView({ workbench, view, version }), scope, workbench.priceOf);
   const planned = takeTally(workbench.planned, scope, workbench.priceOf);
   const trying = effect && pickEffect(effect, now, view.kind);
@@ -63,7 +67,12 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
         <Bar shown={shown} planned={planned} />
         <Asides tally={shown} onOpen={onOpen} />
       </div>
-      <CostCell shown={shown} now={now} onOpen={onOpen} />
+      <CostCell
+        shown={shown}
+        now={now}
+        of={zone ? (workbench.records.zone.get(zone)?.name ?? '') : 'this mod'}
+        onOpen={onOpen}
+      />
       <SparesCell shown={shown} now={now} onOpen={onOpen} />
     </section>
   );
@@ -159,12 +168,24 @@ function Bar({ shown, planned }: { shown: Tally; planned: Tally }) {
   );
 }
 
-function CostCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (figure: Figure) => void }) {
+function CostCell({
+  shown,
+  now,
+  of,
+  onOpen,
+}: {
+  shown: Tally;
+  now: Tally;
+  of: string;
+  onOpen: (figure: Figure) => void;
+}) {
   const f = shown.figures;
   const moved = f.outOfPocket !== now.figures.outOfPocket || f.worthIn !== now.figures.worthIn;
   return (
     <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:w-44 md:border-l">
-      <span className="text-faint text-[12px]">Cost of this mod</span>
+      <span className="text-faint truncate text-[12px]">
+        Cost of <bdi>{of}</bdi>
+      </span>
       <button
         type="button"
         onClick={() => onOpen('outOfPocket')}

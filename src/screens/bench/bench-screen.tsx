@@ -12,7 +12,9 @@ import {
   type BuildSnapshot,
   type Workbench,
 } from '@/core/workbench';
+import type { Scope } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
+import type { ZoneId } from '@/core/shared/ids';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { BalanceBand } from './balance-band';
@@ -47,6 +49,9 @@ export function BenchScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   );
 }
 
+/** What the figures at the top are of: the zone that is looked at, or the build. */
+const scopeOf = (zone: ZoneId | null): Scope => (zone ? { of: 'zone', zone } : { of: 'build' });
+
 type Side = 'model' | 'worklog' | 'consequences';
 
 function Bench() {
@@ -74,9 +79,14 @@ function Bench() {
   const readingOf = useCallback(
     (on: Workbench, text: string) =>
       text.trim() && modification
-        ? readLine(on, text, { modification, planned: logPlanned, without: old ? [old] : [] })
+        ? readLine(on, text, {
+            modification,
+            planned: logPlanned,
+            without: old ? [old] : [],
+            scope: scopeOf(zone),
+          })
         : null,
-    [modification, logPlanned, old],
+    [modification, logPlanned, old, zone],
   );
   const reading = useMemo(() => {
     void version;
@@ -121,7 +131,7 @@ function Bench() {
         <BenchBar acts={acts} background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}
-          onOpen={(figure) => setDialog({ dialog: 'figure', figure, scope: { of: 'build' } })}
+          onOpen={(figure) => setDialog({ dialog: 'figure', figure, scope: scopeOf(zone) })}
         />
         <SideTabs side={side} onChange={setSide} />
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">

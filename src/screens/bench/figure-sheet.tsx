@@ -22,6 +22,9 @@ const TITLES: Partial<Record<Figure, string>> = {
   unpriced: 'Pieces that went in without a price',
   backUnpriced: 'Pieces that came back without a known price',
   boughtUnpriced: 'Pieces bought without a known price',
+  fromNoZone: 'Pieces taken off here that lay in no zone',
+  movedIn: 'Pieces moved in',
+  movedOut: 'Pieces moved out',
   sparesLeft: 'Spares still at hand',
   usedAgain: 'Spares used again',
 };

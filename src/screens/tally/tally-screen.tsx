@@ -217,6 +217,9 @@ const COLUMNS: readonly [string, (f: Figures) => string][] = [
   ['spares', (f) => signed(f.sparesLeft)],
 ];
 
+/** Pieces that stand in the place of the like of them: recoloured, renewed, placeholders replaced. */
+const changedOf = (f: Figures): number => f.recoloured + f.renewed + f.replaced;
+
 interface ByPartProps {
   readonly title: string;
   readonly workbench: Workbench;
@@ -232,6 +235,12 @@ function ByPart({ title, books, parts, total, note }: ByPartProps) {
       ? [
           ...COLUMNS.filter(([w]) => !['out of pocket', 'worth', 'spares'].includes(w)),
           ['on the model', (f: Figures) => count(f.onModel)] as const,
+          [
+            'kept',
+            (f: Figures) => count(Math.max(0, f.onModel - f.in - f.missingReplaced - changedOf(f))),
+          ] as const,
+          ['changed', (f: Figures) => count(changedOf(f))] as const,
+          ['new', (f: Figures) => count(f.in + f.missingReplaced)] as const,
         ]
       : COLUMNS;
   const rows = parts

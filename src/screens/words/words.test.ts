@@ -119,7 +119,7 @@ describe('every problem of the log line has a sentence', () => {
 
 describe('every reason why something cannot be done has a sentence', () => {
   const element = el('plate 2x3', 'chalk');
-  const short = { element, wanted: 4, there: 1, zone: ZONES[1]!.id, source: null, boxesOnly: false };
+  const short = { element, wanted: 4, there: 1, zone: ZONES[1]!.id, source: null, worn: 0, boxesOnly: false };
   const problems: DraftProblem[] = [
     {
       reason: 'not on the model',
@@ -145,6 +145,9 @@ describe('every reason why something cannot be done has a sentence', () => {
     expect(draftProblemWords(problems[0]!, records)).toBe(
       'Only 1 of 4 plate 2x3 chalk are in Porch. Elsewhere: 3 in Lamp room and 9 in tray C4.',
     );
+    expect(
+      draftProblemWords({ reason: 'not at hand', ...short, there: 0, elsewhere: [], worn: 9 }, records),
+    ).toContain('9 more there are faded, yellowed or damaged: say so to take them.');
     expect(draftProblemWords(problems[1]!, records)).toBe(
       'No plate 2x3 chalk is in own parts. There are none elsewhere.',
     );
