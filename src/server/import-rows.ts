@@ -35,6 +35,7 @@ import type { Handle } from '@/data/database';
 import { fingerprint, perform, type Performed, type Refusal } from './perform';
 import type { Result } from '@/core/shared/result';
 import { cutText } from '@/core/shared/text';
+import { keepImported } from './own-sets';
 import type { ImportBoxes, ImportPrices, ImportRegister, ImportStock } from './import-schemas';
 
 export interface ImportContext {
@@ -77,6 +78,7 @@ export function importBoxes(input: ImportBoxes, context: ImportContext): Taken {
     now,
     fingerprint(input),
   );
+  if (done.ok) keepImported(handle, input.boxes, now);
   // What was sent before came to the build that was made then.
   return done.ok ? { ok: true, value: { ...done.value, build: asId<BuildId>(done.value.scope) } } : done;
 }

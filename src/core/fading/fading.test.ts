@@ -3,10 +3,11 @@ import { averageReadings, type LabD65 } from '../colour';
 import { entryFault, overdrafts } from '../ledger';
 import { modelAccount, stockAccount, type Grade } from '../places';
 import type { Reading } from '../records';
-import { asId, type ExposureId } from '../shared/ids';
+import { asId, type ColourId, type ExposureId } from '../shared/ids';
 import { did, makeWorkbench, TEST_TRAY, testSource, used, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
-import type { Workbench } from '../workbench';
+import { deleteEntries, type Workbench } from '../workbench';
+import { standingPlan } from './standing-plan';
 import { compareOptions, type FadingOptionName } from './fading-options';
 import { endWhitening, startWhitening, USUAL_WHITENING, whiteningShare } from './whitening';
 import { fadingByZone, thresholdsOf, Ages } from './fading';
@@ -328,5 +329,22 @@ describe('the limit of what is left alone', () => {
       if (leave.largest >= report.limit && leave.largest < 2 * report.limit) between++;
     }
     expect(between).toBeGreaterThan(0);
+  });
+});
+
+describe('a plan that stands', () => {
+  it('is told with its pieces, for its zone and colour alone, until it is dropped', () => {
+    const workbench = hull();
+    const colour = asId<ColourId>('chalk');
+    const report = compareOptions(workbench, zoneId('Hull'), colour)!;
+    expect(standingPlan(workbench, zoneId('Hull'), colour)).toBeUndefined();
+    const chosen = report.options.find((o) => o.name === 'all new')!;
+    did(workbench, planFadingOption(workbench, report, chosen, source));
+    const standing = standingPlan(workbench, zoneId('Hull'), colour)!;
+    expect(standing.pieces).toBe(chosen.comesIn.reduce((s, p) => s + p.qty, 0));
+    expect(standingPlan(workbench, zoneId('Hull'), asId<ColourId>('ash'))).toBeUndefined();
+    expect(standingPlan(workbench, workbench.rootZone.id, colour)).toBeUndefined();
+    did(workbench, deleteEntries(standing.entries));
+    expect(standingPlan(workbench, zoneId('Hull'), colour)).toBeUndefined();
   });
 });

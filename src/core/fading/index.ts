@@ -10,3 +10,4 @@ export type { Measured } from './read-colour';
 export { keepReading, trustReading } from './read-colour';
 export type { ReadingProblem } from './read-colour';
 export { endWhitening, startWhitening } from './whitening';
+export { standingPlan } from './standing-plan';

@@ -17,7 +17,17 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
   const build = workbench.records.build.get(workbench.build);
   const [name, setName] = useState(build?.name ?? '');
   const [note, setNote] = useState(build?.note ?? '');
+  const [says, setSays] = useState('');
   if (!build) return null;
+  const keepAsSet = async () => {
+    setSays('Keeping it…');
+    const kept = await fetch(`/api/builds/${build.id}/set`, { method: 'POST' }).catch(() => null);
+    setSays(
+      kept?.ok
+        ? `${build.name} can be chosen as a set when you import.`
+        : 'It was not kept: the server did not answer. Try it again.',
+    );
+  };
   const act = (command: Command) => {
     perform(command);
     onClose();
@@ -60,6 +70,12 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
           <Link href={`/import?build=${workbench.build}`} className={buttonClass('plain', 'mt-2')}>
             Import another box
           </Link>
+        </section>
+        <section className="flex flex-wrap items-center gap-2">
+          <Button onClick={() => void keepAsSet()}>Keep what stands as a set</Button>
+          <span role="status" className="text-soft">
+            {says}
+          </span>
         </section>
         <div className="flex gap-2">
           <Button onClick={() => act(archiveBuild(build, !build.archived))}>

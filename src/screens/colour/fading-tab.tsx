@@ -10,9 +10,11 @@ import {
   compareOptions,
   fadingByZone,
   planFadingOption,
+  standingPlan,
   type FadingOption,
   type ZoneFading,
 } from '@/core/fading';
+import { deleteEntries } from '@/core/workbench';
 import { Button, Key } from '@/ui/button';
 import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
@@ -47,8 +49,9 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
     [workbench, zone, ages],
   );
   const chosen = report?.options.find((s) => s.name === (option ?? report.recommended));
+  const standing = zone && standingPlan(workbench, zone.zone, zone.colour);
   useEffect(() => {
-    if (!report || !chosen || chosen.comesIn.length === 0) return onTry(null);
+    if (!report || !chosen || standing || chosen.comesIn.length === 0) return onTry(null);
     let n = 0;
     const { entries } = planFadingOption(workbench, report, chosen, { newId: () => `try-${n++}`, now: '' });
     onTry(
@@ -56,10 +59,11 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
         takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
       ),
     );
-  }, [workbench, report, chosen, onTry]);
+  }, [workbench, report, chosen, standing, onTry]);
   const plan = () => {
     if (!report || !chosen) return;
     if (chosen.name === 'whiten') return setSheet('whiten');
+    if (standing) return;
     perform(planFadingOption(workbench, report, chosen, source()));
   };
   useCommands(
@@ -139,10 +143,20 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
             />
             <Moves option={chosen} />
             <div className="mt-3 flex items-center gap-3">
-              <Button look="main" disabled={chosen.touched === 0} onClick={plan}>
+              <Button
+                look="main"
+                disabled={chosen.touched === 0 || (!!standing && chosen.name !== 'whiten')}
+                onClick={plan}
+              >
                 {chosen.name === 'whiten' ? 'Record a whitening…' : 'Plan it'} <Key>P</Key>
               </Button>
-              {chosen.name !== 'whiten' && chosen.comesIn.length > 0 && (
+              {standing && (
+                <span className="flex flex-wrap items-center gap-2">
+                  <b>A plan stands: {pieces(standing.pieces)}.</b>
+                  <Button onClick={() => perform(deleteEntries(standing.entries))}>Drop it</Button>
+                </span>
+              )}
+              {!standing && chosen.name !== 'whiten' && chosen.comesIn.length > 0 && (
                 <span className="text-faint text-[12px]">The balance above shows it already.</span>
               )}
             </div>

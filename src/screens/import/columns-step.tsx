@@ -11,9 +11,10 @@ import {
 } from '@/core/colour';
 import { ROLES_FOR, type ColumnRole, type Purpose, type ReadRow } from '@/core/formats';
 import type { ColourId } from '@/core/shared/ids';
-import { Button } from '@/ui/button';
+import { Button, Key } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
+import { useCommands } from '../commands';
 import type { TableTools } from './import-state';
 
 const ROLE_WORDS: Readonly<Record<ColumnRole, string>> = {
@@ -86,12 +87,35 @@ export function ColumnsStep({ tools, purpose }: { tools: TableTools; purpose: Pu
 /** Colours that are not in the palette: matched to one that is, or made new. */
 export function ColoursStep({ tools }: { tools: TableTools }) {
   const unknown = unknownColours(tools.rows);
+  const proposed = unknown.filter((u) => u.suggestions.length > 0);
+  const takeAll = () => proposed.forEach((u) => tools.match(u.text, u.suggestions[0]!));
+  useCommands(
+    proposed.length > 0 ? [{ name: 'Take all colours as proposed', key: 't', run: takeAll }] : [],
+    true,
+  );
   if (unknown.length === 0) return null;
   return (
     <section aria-label="Colours not in the palette">
       <h2 className="mb-1">
         {count(unknown.length)} {unknown.length === 1 ? 'colour is' : 'colours are'} not in the palette
       </h2>
+      {proposed.length > 0 && (
+        <p className="mb-2 flex flex-wrap items-center gap-3">
+          <span>
+            Proposed:{' '}
+            {proposed.slice(0, 8).map((u, i) => (
+              <span key={u.text}>
+                {i > 0 && ', '}
+                <bdi>{u.text}</bdi> is {tools.palette.find((c) => c.id === u.suggestions[0])?.name}
+              </span>
+            ))}
+            {proposed.length > 8 && ` and ${count(proposed.length - 8)} more`}.
+          </span>
+          <Button look="main" onClick={takeAll}>
+            {proposed.length === 1 ? 'Take it' : `Take all ${count(proposed.length)}`} <Key>T</Key>
+          </Button>
+        </p>
+      )}
       <ul>
         {unknown.slice(0, 60).map((u) => (
           <UnknownColour key={u.text} text={u.text} rows={u.rows} suggestions={u.suggestions} tools={tools} />

@@ -6,6 +6,7 @@ import type { MarketAnswer, MarketBox } from '@/core/market';
 import { readCatalogue, readSetLots } from '@/data/catalogue';
 import type { Handle } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
+import { OWN_MAKER } from '../own-sets';
 import { boxesOf, DEMO_MARKET, simulatedMarket } from '@/simulated/market';
 import { simulatedRegister } from '@/simulated/register';
 
@@ -18,7 +19,7 @@ const LARGEST_DONOR = 1500;
 export function boxesForSale(handle: Handle): MarketBox[] {
   const priceOf = priceLookup(readRecords(handle.db, 'price'));
   const sets = readCatalogue(handle.db)
-    .filter((s) => s.pieces <= LARGEST_DONOR)
+    .filter((s) => s.pieces <= LARGEST_DONOR && s.maker !== OWN_MAKER)
     .map(({ code, name, year }) => {
       const lots = readSetLots(handle.db, code).map(({ element, qty }) => ({ element, qty }));
       return { code, name, year, lots };
