@@ -43,7 +43,7 @@ test('by somebody who counts nothing: had, bought and to buy are told apart, and
   // 6 and 2 of their own, 4 at 12 pence and 3 at nobody knows what; 5 wait to be bought and are not on the model.
   await expect(balance(page)).toContainText(`= ${SHIPPED + 15}`);
   await expect(balance(page)).toContainText('£0.48');
-  await expect(balance(page)).toContainText('3 without a price');
+  await expect(balance(page)).toContainText('3 bought without a price');
   const goes = page.getByRole('region', { name: 'M 01, what goes on' });
   await expect(goes).toContainText('20 pieces');
   await goes.getByRole('button', { name: '7 bought: the entries' }).click();

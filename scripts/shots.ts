@@ -32,7 +32,7 @@ const SHOTS: readonly Shot[] = [
     name: 'bench-pointing',
     build: HOUSE,
     act: async (page) => {
-      await page.getByRole('button', { name: '22 brick 1x4 dune' }).click();
+      await page.getByRole('button', { name: '19 brick 1x4 dune' }).click();
       await page.getByText('Recolour', { exact: true }).click();
     },
   },

@@ -12,17 +12,25 @@ interface BandProps {
   readonly onOpen: (figure: Figure) => void;
 }
 
-/** The terms of the balance in their order; the last adds up those before it. */
-const TERMS: readonly (readonly [Figure, sign: string, words: string, always: boolean])[] = [
-  ['shipped', '', 'as shipped', true],
-  ['out', '− ', 'out', true],
-  ['in', '+ ', 'in', true],
-  ['missing', '− ', 'missing', false],
-  ['missingReplaced', '+ ', 'replaced', false],
-  ['fromNoZone', '+ ', 'from no zone', false],
-  ['movedIn', '+ ', 'moved in', false],
-  ['movedOut', '− ', 'moved out', false],
-  ['onModel', '= ', 'on the model', true],
+/**
+ * The terms of the balance in their order; the last adds up those before it. What is moved, and what lay in no zone,
+ * matters to a zone alone: the whole has as much of it before and after.
+ */
+const TERMS: readonly (readonly [
+  Figure,
+  sign: string,
+  words: string,
+  when: 'always' | 'ever' | 'in a zone',
+])[] = [
+  ['shipped', '', 'as shipped', 'always'],
+  ['out', '− ', 'out', 'always'],
+  ['in', '+ ', 'in', 'always'],
+  ['missing', '− ', 'missing', 'ever'],
+  ['missingReplaced', '+ ', 'replaced', 'ever'],
+  ['fromNoZone', '+ ', 'from no zone', 'in a zone'],
+  ['movedIn', '+ ', 'moved in', 'in a zone'],
+  ['movedOut', '− ', 'moved out', 'in a zone'],
+  ['onModel', '= ', 'on the model', 'always'],
 ];
 
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
@@ -44,8 +52,10 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
       className="border-rule grid grid-cols-2 border-b md:grid-cols-[1fr_auto_auto]"
     >
       <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5 max-md:col-span-2">
-        <div className="flex items-baseline gap-x-4 gap-y-1 whitespace-nowrap max-md:flex-wrap">
-          {TERMS.filter(([figure, , , always]) => always || f[figure] > 0).map(([figure, sign, words]) => (
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 whitespace-nowrap">
+          {TERMS.filter(
+            ([figure, , , when]) => when === 'always' || (f[figure] > 0 && (when === 'ever' || zone)),
+          ).map(([figure, sign, words]) => (
             <Big
               key={figure}
               value={`${sign}${count(f[figure])}`}
@@ -194,10 +204,11 @@ function CostCell({
         <span className={clsx('figure-md', moved && 'underline decoration-dotted underline-offset-4')}>
           {knownMoney(f.outOfPocket, f.boughtUnpriced)}
         </span>
-        <span className="text-faint text-[12px]">
-          {f.boughtUnpriced > 0 && `${count(f.boughtUnpriced)} without a price, `}out of pocket
-        </span>
+        <span className="text-faint text-[12px]">out of pocket</span>
       </button>
+      {f.boughtUnpriced > 0 && (
+        <span className="text-soft text-[12px]">{count(f.boughtUnpriced)} bought without a price</span>
+      )}
       <button
         type="button"
         onClick={() => onOpen('worthIn')}

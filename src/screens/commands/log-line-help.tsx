@@ -1,6 +1,8 @@
 const FORMS: readonly [string, string][] = [
   ['-2 plate 2x3 chalk', 'two off, to spares'],
-  ['+4 window 1x2x2 chalk', 'four on, from spares, then own parts, then to buy'],
+  ['+4 window 1x2x2 chalk', 'four on, from spares, boxes and own parts in turn'],
+  ['own   buy   bought 0.12', 'what is in none of them: there uncounted, to be bought, or bought'],
+  ['from "pier railway, 1996"', 'own parts with a name for what they came out of'],
   ['~6 arch 1x4 ash > bark', 'recolour'],
   ['%9 brick 1x2 brick-red', 'renew: the same in better condition'],
   ['>3 arch 1x4 ash : gallery to quay', 'move between zones'],
