@@ -60,7 +60,7 @@ test('the server is killed and started again: what was logged is there', async (
     await page.keyboard.type('name, note');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Name' }).fill('Renamed');
-    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await page.goto(`http://127.0.0.1:${PORT}/`);
     await expect(page.getByRole('link', { name: /Renamed/ })).toBeVisible();
     await page.getByLabel('Backup').setInputFiles(backup);

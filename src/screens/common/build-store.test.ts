@@ -52,6 +52,7 @@ beforeEach(() => {
   kept = new Map();
   unreached = [];
   weather = () => 'fine';
+  late = async () => undefined;
   vi.stubGlobal('fetch', async (path: string, init?: { body?: string }) => {
     await new Promise((done) => setTimeout(done, 0));
     const sky = weather(path);
@@ -62,11 +63,14 @@ beforeEach(() => {
       JSON.stringify(serve(path, init?.body ? JSON.parse(init.body) : undefined)),
     ) as unknown;
     if (sky === 'answer lost') throw new TypeError('no network');
+    await late(path);
     return { ok: true, json: async () => answer };
   });
 });
 afterEach(() => vi.unstubAllGlobals());
 
+/** Holds an answer back that the server has given already. */
+let late: (path: string) => Promise<void>;
 /** What windows keep in the browser, by window and number. */
 let kept: Map<string, unknown>;
 let windows = 0;
@@ -299,6 +303,40 @@ describe('two windows', () => {
     await settled(store);
     await catchUp(store);
     expect(store.getState().notice).toBeNull();
+  });
+
+  it('an answer that comes after books that have it, and what became of it, lays nothing on top of them', async () => {
+    const [one, two] = [window_(), window_()];
+    for (const how of ['a line', 'an undo'] as const) {
+      say(one, '+3 brick 1x2 ash');
+      await settled(one);
+      const added = entries(one).at(-1)!;
+      if (how === 'an undo') {
+        one.getState().perform(deleteEntries([added]));
+        await settled(one);
+      }
+      let release = () => {};
+      const held = new Promise<void>((done) => (release = done));
+      late = (path) =>
+        path === (how === 'a line' ? '/api/actions' : '/api/undo') ? held : Promise.resolve();
+      // Done at the server, and not answered: a line, or the undo that brings a deleted entry back.
+      const turned = how === 'a line' ? null : one.getState().undoOrRedo('undo');
+      if (how === 'a line') say(one, '+4 brick 1x2 ash');
+      await new Promise((done) => setTimeout(done, 20));
+      late = async () => undefined;
+      await catchUp(two);
+      const there = entries(two).at(-1)!;
+      two.getState().perform(deleteEntries([there]));
+      await settled(two);
+      // The first window hears of what the other did, which does not fit, and so fetches the books.
+      await catchUp(one);
+      release();
+      await settled(one);
+      await turned;
+      await catchUp(one);
+      const truth = t.open().planned.figures({ of: 'build' });
+      expect([how, one.getState().workbench.planned.figures({ of: 'build' }).in]).toEqual([how, truth.in]);
+    }
   });
 
   it.each([1, 2, 3, 4, 5, 6])(

@@ -34,6 +34,8 @@ export class BuildSync {
   /** Requests of this window: their steps are no news to it. */
   private readonly mine = new Set<string>();
   private steps: Promise<unknown> = Promise.resolve();
+  /** The highest revision among what this window did and was answered for: books from before it are too old. */
+  private answered = 0;
   private learning: Promise<void> | undefined;
 
   constructor(
@@ -57,7 +59,10 @@ export class BuildSync {
   async accept(id: string, done: Performed): Promise<void> {
     const sent = this.pending.find((p) => p.id === id)?.diff;
     this.pending = this.pending.filter((p) => p.id !== id);
-    if (sent) await this.carry(renumbering(sent, done.diff));
+    this.answered = Math.max(this.answered, done.revision);
+    // Books that were fetched meanwhile have it, and what became of it since: it must not lie on top of them again.
+    if (this.isInBooks(done)) await this.reload();
+    else if (sent) await this.carry(renumbering(sent, done.diff));
     this.setUndoRedo(done.undoRedo);
   }
 
@@ -80,10 +85,14 @@ export class BuildSync {
 
   /** An undo or redo of this window was carried out. */
   async sendUndo(done: Performed): Promise<void> {
-    await this.carry(this.ofBuild(done.diff));
+    this.answered = Math.max(this.answered, done.revision);
+    if (!this.isInBooks(done)) await this.carry(this.ofBuild(done.diff));
     if (touchesOwnParts(done.diff)) await this.freshenBackground();
     this.setUndoRedo(done.undoRedo);
   }
+
+  /** Whether the books that were fetched last have it: the answer came after them. */
+  private isInBooks = (done: Performed): boolean => done.revision <= this.snapshot.revision;
 
   /** Takes in what happened elsewhere, one delivery after another. */
   takeSteps(steps: Steps): Promise<void> {
@@ -200,6 +209,11 @@ export class BuildSync {
     const before = this.host.get();
     const fresh = await ask<BuildSnapshot>(`/api/builds/${before.workbench.build}/snapshot`);
     if (!fresh) return;
+    // Something of this window was answered while they were on their way, and is told by nobody else.
+    const same = fresh.workspace === this.snapshot.workspace;
+    if (same && fresh.revision < this.answered) return this.reload();
+    // A workspace that was put back counts from where it was.
+    if (!same) this.answered = 0;
     this.snapshot = fresh;
     const workbench = new Workbench(fresh, before.workbench.whatIf);
     for (const { diff } of this.pending) if (!conflictWith(workbench.records, diff)) workbench.apply(diff);
