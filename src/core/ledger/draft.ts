@@ -84,6 +84,8 @@ export function draftMovements(
 class Drafting {
   private readonly made: Movement[] = [];
   private readonly books: Books;
+  /** Whether worn pieces of an element fit where they go: every place is asked for, and the answer is the same. */
+  private readonly wornFits = new Map<ElementKey, boolean>();
 
   constructor(
     private readonly intent: Intent,
@@ -265,6 +267,12 @@ class Drafting {
    * which most have aged too. A yellowed piece is no white one.
    */
   private takesWorn(element: ElementKey): boolean {
+    const known = this.wornFits.get(element) ?? this.lookForWorn(element);
+    this.wornFits.set(element, known);
+    return known;
+  }
+
+  private lookForWorn(element: ElementKey): boolean {
     if (this.intent.condition) return isWorn(grade(this.intent.condition));
     if (this.intent.hidden) return true;
     const { colour } = splitElementKey(element);

@@ -65,6 +65,22 @@ describe('what is in no books', () => {
     expect(w.built.figures(build).outOfPocket).toBe(0);
   });
 
+  it('what waited to be bought and is placed was bought, at a price that nobody said: not at the book’s', () => {
+    const { w, log } = wall();
+    did(w, setElsewhere(w, 'buy'));
+    const [waits] = log('+4 slope 45 2x2 chalk');
+    expect(waits!.state).toBe('planned');
+    const placed = markDone(w, [waits!], source());
+    if (!placed.ok) throw new Error(JSON.stringify(placed.reason));
+    did(w, placed.value);
+    expect(w.built.figures(build)).toMatchObject({ bought: 4, boughtUnpriced: 4, outOfPocket: 0 });
+    const [dear] = log('+2 slope 45 2x2 chalk at 0.33 plan');
+    const again = markDone(w, [dear!], source());
+    if (!again.ok) throw new Error(JSON.stringify(again.reason));
+    did(w, again.value);
+    expect(w.built.figures(build)).toMatchObject({ bought: 6, outOfPocket: 66 });
+  });
+
   it('is bought where the build says so, at a price that is typed or not known, never at the book’s', () => {
     const { w, log } = wall();
     did(w, setElsewhere(w, 'bought'));

@@ -1,4 +1,4 @@
-import { added } from '../ledger';
+import { added, BLANK_ENTRY } from '../ledger';
 import { auditColours } from '../mismatch';
 import type { Register } from '../mismatch';
 import type { ElementKey } from '../parts';
@@ -59,24 +59,12 @@ export const put = (
   did(workbench, {
     label: '',
     diff: added('entry', {
+      ...BLANK_ENTRY,
       id: asId<EntryId>(source.newId()),
       build: workbench.build,
-      modification: null,
       kind,
-      state: 'done',
       no: 9,
       position: 1,
-      why: null,
-      note: '',
-      hidden: false,
-      standsFor: null,
-      zone: null,
-      whatIf: null,
-      assembly: null,
-      order: null,
-      splitFrom: null,
-      loan: null,
-      counted: null,
       loggedAt: '2024-01-01T00:00:00Z',
       movements: [
         {

@@ -67,7 +67,10 @@ function drafted(workbench: Workbench, entry: Entry): Result<Entry, DraftProblem
       ? intent.price
       : null;
   const free = { ...intent, planned: false, source: buys && price === null ? null : intent.source, price };
-  const made = draftEntry(free, { ...entry, modification }, workbench.draftContext());
+  const context = workbench.draftContext();
+  // What is placed is there: where such pieces are bought, it was, and at a price that nobody has said.
+  const elsewhere = context.elsewhere === 'buy' ? 'bought' : context.elsewhere;
+  const made = draftEntry(free, { ...entry, modification }, { ...context, elsewhere });
   return made.ok ? ok({ ...asIs, movements: made.value.movements }) : made;
 }
 

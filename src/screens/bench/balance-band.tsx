@@ -83,7 +83,7 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
         of={zone ? (workbench.records.zone.get(zone)?.name ?? '') : 'this mod'}
         onOpen={onOpen}
       />
-      <SparesCell shown={shown} now={now} onOpen={onOpen} />
+      <SparesCell shown={shown} now={now} ofZone={zone !== null} onOpen={onOpen} />
     </section>
   );
 }
@@ -220,7 +220,18 @@ function CostCell({
   );
 }
 
-function SparesCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: (figure: Figure) => void }) {
+function SparesCell({
+  shown,
+  now,
+  ofZone,
+  onOpen,
+}: {
+  shown: Tally;
+  now: Tally;
+  /** What spares are worth is known for a build alone: they lie in no zone. */
+  ofZone: boolean;
+  onOpen: (figure: Figure) => void;
+}) {
   const f = shown.figures;
   const moved = f.sparesLeft !== now.figures.sparesLeft;
   return (
@@ -241,7 +252,8 @@ function SparesCell({ shown, now, onOpen }: { shown: Tally; now: Tally; onOpen: 
         onClick={() => onOpen('usedAgain')}
         className="text-soft min-h-6 text-left text-[12px] hover:underline"
       >
-        {count(f.usedAgain)} went back in · {priced(shown.sparesWorth, shown.sparesUnpriced)}
+        {count(f.usedAgain)} went back in
+        {!ofZone && ` · ${priced(shown.sparesWorth, shown.sparesUnpriced)}`}
       </button>
       {shown.inBoxes.pieces > 0 && (
         <span className="text-soft text-[12px]">
