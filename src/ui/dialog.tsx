@@ -11,16 +11,24 @@ interface DialogProps {
   readonly title: string;
   readonly says?: ReactNode;
   readonly wide?: boolean;
+  /** Where the focus goes when it closes, if not back to where it was. */
+  readonly then?: (() => HTMLElement | null) | undefined;
   readonly children: ReactNode;
 }
 
 /** A sheet over the page. Escape and the corner close it; the keyboard stays inside while it is open. */
-export function Dialog({ open, onOpenChange, title, says, wide, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, says, wide, then, children }: DialogProps) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Radix.Content
+          onCloseAutoFocus={(e) => {
+            const next = then?.();
+            if (!next) return;
+            e.preventDefault();
+            next.focus();
+          }}
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={clsx(
             'bg-sheet border-edge fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[calc(100vw-2rem)] -translate-x-1/2 flex-col rounded-lg border shadow-xl',

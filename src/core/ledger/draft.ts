@@ -20,6 +20,7 @@ import {
 import type { Books } from './books';
 import { byGrade, conditionOf, grade, gradeRank, isWorn, type Grade } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
+import { settleKind } from './same-act';
 import type { Elsewhere, Entry, Modification, Movement } from '../records';
 import type { PriceOf } from './tally';
 
@@ -245,7 +246,7 @@ class Drafting {
       case 'stock':
         return stock;
       case 'donor':
-        return boxes;
+        return this.intent.boxes.length > 0 ? this.intent.boxes.map(donorAccount) : boxes;
       case 'order':
         return this.context.orders.map(orderAccount);
       case 'outside':
@@ -350,10 +351,11 @@ export interface EntryStamp {
 
 /** Turns an intent into an entry of a modification, or says why it cannot be one. */
 export function draftEntry(
-  intent: Intent,
+  wish: Intent,
   stamp: EntryStamp,
   context: DraftContext,
 ): Result<Entry, DraftProblem> {
+  const intent = settleKind(wish);
   const zone = intent.zone ?? stamp.modification.zone;
   const drafted = draftMovements(intent, zone, context);
   if (!drafted.ok) return drafted;

@@ -1,6 +1,6 @@
-import type { EntryId, ZoneId } from '../shared/ids';
+import type { CopyId, EntryId, ZoneId } from '../shared/ids';
 import { assert } from '../shared/assert';
-import { placeOf, sourceName, zoneOf } from '../places';
+import { accountOwner, placeOf, sourceName, zoneOf } from '../places';
 import { LOGGED_KINDS, type LoggedKind } from '../places';
 import { conditionOf } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
@@ -45,6 +45,7 @@ export function intentOf(entry: Entry): Intent | undefined {
     zone: zoneIn(entry),
     toZone: entry.kind === 'move' ? (zoneOf(off[0]?.to ?? ('outside' as never)) ?? null) : null,
     source,
+    boxes: source === 'donor' ? [...new Set(on.map((m) => accountOwner<CopyId>(m.from)))] : [],
     ownFrom: source === 'own' && own ? sourceName(own.from) : '',
     destination:
       to === 'stock' || to === 'own' ? to : to === 'gone' && entry.kind !== 'missing' ? 'bin' : null,
@@ -72,9 +73,21 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 /** How many equal steps an entry can be done in: its pieces, or for a swap of 4 against 2, two. */
 export function stepsOf(entry: Entry): number {
   if (entry.assembly) return 1;
+  if (entry.kind === 'swap') return strandsOf(entry).map(count).reduce(gcd);
   const off = count(entry.movements.filter(leaves));
   const on = entry.kind === 'move' ? 0 : count(entry.movements.filter(joins));
   return off && on ? gcd(off, on) : off || on;
+}
+
+/** The movements of an entry that run side by side when it is done in steps: what leaves, and what comes; of a swap by kind. */
+function strandsOf(entry: Entry): Movement[][] {
+  const sides = [entry.movements.filter(leaves), entry.movements.filter((m) => !leaves(m))];
+  if (entry.kind !== 'swap') return sides;
+  return sides.flatMap((side) => {
+    const kinds = new Map<Movement['element'], Movement[]>();
+    for (const m of side) kinds.set(m.element, [...(kinds.get(m.element) ?? []), m]);
+    return [...kinds.values()];
+  });
 }
 
 /** Pieces that make an entry's size when it is told as "31 of 46 placed". */
@@ -90,8 +103,7 @@ export const sizeOf = (entry: Entry): number =>
 export function splitEntry(entry: Entry, steps: number, restId: EntryId): [Entry, Entry] {
   const all = stepsOf(entry);
   assert(Number.isInteger(steps) && steps > 0 && steps < all, 'an entry is split inside', { steps, all });
-  const sides = [entry.movements.filter(leaves), entry.movements.filter((m) => !leaves(m))];
-  const cuts = sides.map((side) => cutMovements(side, (count(side) / all) * steps));
+  const cuts = strandsOf(entry).map((side) => cutMovements(side, (count(side) / all) * steps));
   const splitFrom = entry.splitFrom ?? entry.id;
   return [
     { ...entry, splitFrom, movements: cuts.flatMap(([first]) => first) },

@@ -2,6 +2,7 @@ import type { ZoneId } from '../shared/ids';
 import { placeOf, zoneOf, type Place } from '../places';
 import { ENTRY_KINDS } from '../places';
 import type { Entry, Movement } from '../records';
+import { recolouredIn, takeRecoloured } from './same-act';
 
 /** Every number of a tally. Pieces, but for the last five, which are minor units. All are sums over entries. */
 export const FIGURES = [
@@ -56,7 +57,15 @@ export const noFigures = (): Figures => Object.fromEntries(FIGURES.map((f) => [f
 /** Adds `times` what an entry contributes to `sums`, in place. With `zones`, only what happens in those zones. */
 export function countEntry(sums: Figures, entry: Entry, times = 1, zones?: ReadonlySet<ZoneId>): void {
   if (ENTRY_KINDS[entry.kind].regrades) return;
-  for (const m of entry.movements) countMovement(sums, entry, m, times, zones);
+  const same = recolouredIn(entry);
+  const left: Recoloured = { off: new Map(same), on: new Map(same) };
+  for (const m of entry.movements) countMovement(sums, entry, m, times, zones, left);
+}
+
+/** Pieces of a swap that are yet to be counted as recoloured, on either side of it. */
+interface Recoloured {
+  readonly off: Map<string, number>;
+  readonly on: Map<string, number>;
 }
 
 /** Whether a zone of the model counts: all do where no zones are asked for. */
@@ -69,6 +78,7 @@ function countMovement(
   m: Movement,
   times: number,
   zones: ReadonlySet<ZoneId> | undefined,
+  left: Recoloured,
 ): void {
   const from = placeOf(m.from);
   const to = placeOf(m.to);
@@ -81,8 +91,9 @@ function countMovement(
   const toHere = joins && inScope(zones && zoneOf(m.to), zones);
   if (leaves && joins) countMove(sums, pieces, fromHere, toHere);
   else {
-    if (toHere) countJoining(sums, entry, m, pieces, from);
-    if (fromHere) countLeaving(sums, entry, m, pieces, to);
+    const same = joins || leaves ? takeRecoloured(joins ? left.on : left.off, m.element, m.qty) * times : 0;
+    if (toHere) countJoining(sums, entry, m, pieces, from, same);
+    if (fromHere) countLeaving(sums, entry, m, pieces, to, same);
     // It was never among the pieces that lie in the zone.
     if (fromHere && !lay) {
       sums.onModel += pieces;
@@ -109,11 +120,22 @@ const FROM = {
   outside: 'bought',
 } as const;
 
-/** A piece joins the model: headline figure by kind, where it came from, what it cost and what it is worth. */
-function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number, place: Place): void {
+/**
+ * Pieces join the model: headline figure by kind, where they came from, what they cost and what they are worth. `same` of
+ * them are there for the same part in another colour.
+ */
+function countJoining(
+  sums: Figures,
+  entry: Entry,
+  m: Movement,
+  pieces: number,
+  place: Place,
+  same: number,
+): void {
   const figure = ENTRY_KINDS[entry.kind].joins;
-  if (figure) sums[figure] += pieces;
-  if (figure === 'in') sums.net += pieces;
+  if (figure) sums[figure] += pieces - same;
+  sums.recoloured += same;
+  if (figure === 'in') sums.net += pieces - same;
   if (entry.kind === 'placeholder') sums.placeholders += pieces;
   sums.onModel += pieces;
   if (figure === 'shipped') return;
@@ -127,11 +149,18 @@ function countJoining(sums: Figures, entry: Entry, m: Movement, pieces: number, 
   if (place === 'outside') countPaid(sums, m, pieces);
 }
 
-/** A piece leaves the model. */
-function countLeaving(sums: Figures, entry: Entry, m: Movement, pieces: number, place: Place): void {
+/** Pieces leave the model, `same` of them for the same part in another colour. */
+function countLeaving(
+  sums: Figures,
+  entry: Entry,
+  m: Movement,
+  pieces: number,
+  place: Place,
+  same: number,
+): void {
   const figure = ENTRY_KINDS[entry.kind].leaves;
-  if (figure) sums[figure] += pieces;
-  if (figure === 'out') sums.net -= pieces;
+  if (figure) sums[figure] += pieces - same;
+  if (figure === 'out') sums.net -= pieces - same;
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;

@@ -40,6 +40,7 @@ export { entryFault, overdrafts } from './laws';
 export type { EntryFault, Overdraft } from './laws';
 export { BLANK_INTENT, DESTINATIONS, SOURCES } from './intent';
 export type { DestinationChoice, Intent, Pieces, SourceChoice } from './intent';
+export { joinedAct, settleKind } from './same-act';
 export { draftEntry, draftMovements, whereabouts } from './draft';
 export type { DraftContext, DraftProblem, EntryStamp, Whereabouts } from './draft';
 export {

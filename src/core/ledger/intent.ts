@@ -1,5 +1,5 @@
 import type { ElementKey } from '../parts';
-import type { AssemblyId, ZoneId } from '../shared/ids';
+import type { AssemblyId, CopyId, ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import type { LoggedKind, Why } from '../places';
 import type { Condition } from '../places';
@@ -29,6 +29,8 @@ export interface Intent {
   readonly toZone: ZoneId | null;
   /** Null = spares, then the build's boxes, then own parts, then as the build says of what is in no books. */
   readonly source: SourceChoice | null;
+  /** Of the build's boxes: which of them; empty = any, in their order. */
+  readonly boxes: readonly CopyId[];
   /** Of own parts that are not counted: what they came out of; empty = nobody said. */
   readonly ownFrom: string;
   /** Null = spares. */
@@ -52,6 +54,7 @@ export const BLANK_INTENT: Intent = {
   zone: null,
   toZone: null,
   source: null,
+  boxes: [],
   ownFrom: '',
   destination: null,
   condition: null,

@@ -9,3 +9,4 @@ export { completeAt } from './complete';
 export { lineOfBlock } from './pasted';
 export type { Completion } from './complete';
 export { printElement, printIntent, printLine } from './print';
+export type { PrintContext } from './print';

@@ -52,6 +52,7 @@ class ClauseReader {
     this.at = 1;
     const assembly = this.take('assembly');
     const pieces = assembly ? null : this.pieces();
+    const also = pieces && first.text === '-' ? this.alsoOff() : [];
     const more = first.text === '=' ? this.lots() : this.swapped();
     const target = this.target(first.text);
     const { fromZone, toZone } = this.moveZones();
@@ -60,7 +61,19 @@ class ClauseReader {
     if (!pieces && !assembly) this.problems.push({ problem: 'nothing named', ...span });
     if (!(first.text in VERB_KINDS) && first.text !== '=')
       this.problems.push({ problem: 'no verb', text: first.text, start: first.start, end: first.end });
-    return { verb: first.text, pieces, assembly, more, target, fromZone, toZone, trailing, sealed, ...span };
+    return {
+      verb: first.text,
+      pieces,
+      also,
+      assembly,
+      more,
+      target,
+      fromZone,
+      toZone,
+      trailing,
+      sealed,
+      ...span,
+    };
   }
 
   private noteUnclosed(): void {
@@ -136,8 +149,13 @@ class ClauseReader {
   private swapped(): TypedPieces[] {
     if (!this.take('slash')) return [];
     this.take('verb');
-    const pieces = this.pieces();
-    return pieces ? [pieces] : [];
+    return this.lots();
+  }
+
+  /** What else leaves in a swap: only a slash behind makes several parts one act. */
+  private alsoOff(): TypedPieces[] {
+    const isSwap = this.tokens.slice(this.at).some((t) => t.kind === 'slash');
+    return isSwap && this.take('and') ? this.lots() : [];
   }
 
   private target(verb: string): Token[] | null {

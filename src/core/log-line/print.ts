@@ -1,6 +1,6 @@
 import type { Assembly, Intent, LoggedKind, Pieces, Zone } from '../ledger';
 import { inColour, partOf, splitElementKey, type ElementKey } from '../parts';
-import type { ZoneId } from '../shared/ids';
+import type { CopyId, ZoneId } from '../shared/ids';
 import { moneyAsDecimal } from '../shared/money';
 import { placeText } from './places';
 import { opensTrailing } from './trailing';
@@ -10,6 +10,8 @@ import { colourWords } from '../colour';
 export interface PrintContext {
   readonly zones: readonly Zone[];
   readonly assemblies: readonly Assembly[];
+  /** Boxes that are broken up for the build: a source that is one of them is written by its name. */
+  readonly boxes?: readonly { readonly id: CopyId; readonly name: string }[];
 }
 
 const VERBS: Readonly<Record<LoggedKind, string>> = {
@@ -51,7 +53,7 @@ function printBody(intent: Intent, context: PrintContext): string {
     case 'placeholder':
       return `${verb}${main} for ${on && intent.standsFor ? printTarget(on.element, intent.standsFor) : ''}`;
     case 'swap':
-      return `${verb}${main} / +${pieces(on)}`;
+      return `${verb}${intent.off.map(pieces).join(' & ')} / +${intent.on.map(pieces).join(' & ')}`;
     case 'move':
       return `${verb}${main} : ${intent.zone ? `${zoneText(intent.zone, context)} ` : ''}to ${zoneText(intent.toZone, context)}`;
     default:
@@ -62,7 +64,9 @@ function printBody(intent: Intent, context: PrintContext): string {
 function* printTrailing(intent: Intent, context: PrintContext): Generator<string> {
   if (intent.zone && intent.kind !== 'move') yield `@${zoneText(intent.zone, context)}`;
   if (intent.why) yield `#${intent.why}`;
-  if (intent.ownFrom) yield `from "${escape(intent.ownFrom, '"')}"`;
+  const box = context.boxes?.find((b) => b.id === intent.boxes[0]);
+  if (box) yield `from "${escape(box.name, '"')}"`;
+  else if (intent.ownFrom) yield `from "${escape(intent.ownFrom, '"')}"`;
   else if (intent.source === 'own') yield 'own';
   else if (intent.source) yield `from ${placeText(intent.source)}`;
   if (intent.destination) yield `to ${placeText(intent.destination)}`;
@@ -92,10 +96,13 @@ function printTarget(from: ElementKey, to: ElementKey): string {
   return inColour(from, colour) === to ? colour : printElement(to);
 }
 
-/** An element as the log line takes it: "plate 2x3 chalk", "'odd, part' chalk", "tile 2x2 bark (compass)". */
-export function printElement(element: ElementKey): string {
+/**
+ * An element as the log line takes it: "plate 2x3 chalk", "'odd, part' chalk", "tile 2x2 bark (compass)". `asItStands` = the
+ * part's name in quotes, so that a word of it that nothing knows is not asked for again.
+ */
+export function printElement(element: ElementKey, asItStands = false): string {
   const { part, colour, print } = splitElementKey(element);
-  const name = isPlainName(part) ? part : `'${escape(part, "'")}'`;
+  const name = isPlainName(part) && !asItStands ? part : `'${escape(part, "'")}'`;
   return `${name} ${colour}${print ? ` (${escape(print, ')')})` : ''}`;
 }
 

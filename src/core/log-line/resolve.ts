@@ -1,4 +1,4 @@
-import { elementKey, splitElementKey, type ElementKey } from '../parts';
+import { elementKey, partOf, splitElementKey, type ElementKey } from '../parts';
 import { asId, type ColourId, type PartId } from '../shared/ids';
 import { colourWords } from '../colour';
 import type { Token } from './lexer';
@@ -10,7 +10,9 @@ export type Resolved =
   | { readonly status: 'many'; readonly choices: readonly ElementKey[] }
   | {
       readonly status: 'none';
-      readonly why: 'unknown part' | 'unknown colour' | 'no colour';
+      readonly why: 'unknown part' | 'unknown colour' | 'no colour' | 'unread words';
+      /** Words that name neither a part, a size nor a colour. */
+      readonly unread?: string;
       readonly suggestions: readonly ElementKey[];
     };
 
@@ -49,7 +51,22 @@ export function resolveElement(
   const all = hits.length > 0 ? hits : colourless;
   if (all.length === 0) return nothingFound(words, lexicon);
   const there = present ? all.filter((h) => present(h.element)) : [];
-  return choose(there.length > 0 ? there : all);
+  const chosen = choose(there.length > 0 ? there : all);
+  return exact ? chosen : askForUnread(chosen, lexicon);
+}
+
+/**
+ * A part that nothing here knows, named with a word that means nothing else, is asked for and not made up: "brick 1x2 ahs"
+ * is a slip of the finger far more often than a new part. Said in quotes it is taken as it stands.
+ */
+function askForUnread(chosen: Resolved, lexicon: Lexicon): Resolved {
+  if (chosen.status !== 'one') return chosen;
+  const { part, colour, print } = splitElementKey(chosen.element);
+  const read = partOf(part);
+  if (lexicon.part(part) || !read.read || read.variant === '') return chosen;
+  const plain = partNamed(part.split(' ').filter((w) => !read.variant.split(' ').includes(w)));
+  const suggestions = [...(plain ? [elementKey(plain.id, colour, print)] : []), chosen.element];
+  return { status: 'none', why: 'unread words', unread: read.variant, suggestions };
 }
 
 function choose(hits: readonly Hit[]): Resolved {

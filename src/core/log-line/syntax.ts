@@ -39,6 +39,8 @@ export interface Trailing {
 export interface Clause extends Span {
   readonly verb: string;
   readonly pieces: TypedPieces | null;
+  /** Further parts that leave in a swap: `-2 brick 1x2 ash & 1 tile 1x2 ash / …`. */
+  readonly also: readonly TypedPieces[];
   /** `[name]` in place of pieces. */
   readonly assembly: Token | null;
   /** After `/` in a swap, after `=` the lots of an assembly. */

@@ -1,5 +1,7 @@
 import {
   BLANK_INTENT,
+  joinedAct,
+  settleKind,
   type Assembly,
   type Intent,
   type LoggedKind,
@@ -8,6 +10,7 @@ import {
   type Zone,
 } from '../ledger';
 import { colourWords } from '../colour';
+import type { CopyId } from '../shared/ids';
 import { inColour, type ElementKey } from '../parts';
 import type { Span, Token } from './lexer';
 import { queryWords, type Lexicon } from './lexicon';
@@ -21,6 +24,8 @@ export interface CallContext {
   readonly lexicon: Lexicon;
   readonly zones: readonly Zone[];
   readonly assemblies: readonly Assembly[];
+  /** Boxes that are broken up for the build, by their names. */
+  readonly boxes?: readonly { readonly id: CopyId; readonly name: string }[];
   /** True for elements on the model: what can be removed, moved or recoloured. */
   readonly onModel: (element: ElementKey) => boolean;
   /** True for elements at hand in spares, own parts or elsewhere. */
@@ -40,6 +45,8 @@ export type Understood = Span &
         readonly text: string;
         readonly why:
           Extract<Resolved, { status: 'none' }>['why'] | 'unknown assembly' | 'no such placeholder';
+        /** Of unread words: which these are. */
+        readonly unread?: string;
         readonly suggestions: readonly ElementKey[];
       }
     | { readonly status: 'faulty' }
@@ -62,7 +69,22 @@ export function understandLine(line: string, context: CallContext): UnderstoodLi
       clause === last || clause.sealed || !last ? clause.trailing : { ...last.trailing, ...clause.trailing };
     return { ...span, ...readClause(clause, words, context) };
   });
-  return { clauses: understood, problems };
+  return { clauses: joinActs(understood, clauses), problems };
+}
+
+/** Clauses that are one act said in two: a part off, and as many of it in another colour on. A semicolon keeps them apart. */
+function joinActs(understood: readonly Understood[], typed: readonly Clause[]): Understood[] {
+  const joined: Understood[] = [];
+  for (const [i, clause] of understood.entries()) {
+    const before = joined.at(-1);
+    const act =
+      before?.status === 'intent' && clause.status === 'intent' && !typed[i - 1]?.sealed
+        ? joinedAct(before.intent, clause.intent)
+        : null;
+    if (!before || !act) joined.push(clause);
+    else joined[joined.length - 1] = { status: 'intent', intent: act, start: before.start, end: clause.end };
+  }
+  return joined;
 }
 
 type Reading = Understood extends infer U ? (U extends Span ? Omit<U, keyof Span> : never) : never;
@@ -97,8 +119,7 @@ function readIntent(clause: Clause, words: Trailing, context: CallContext): Inte
     kind,
     zone: clause.fromZone ?? words.zone ?? null,
     toZone: clause.toZone,
-    source: words.source ?? null,
-    ownFrom: words.ownFrom ?? '',
+    ...readSource(words, context),
     destination: words.destination ?? null,
     condition: words.condition ?? null,
     price: words.price ?? null,
@@ -111,6 +132,19 @@ function readIntent(clause: Clause, words: Trailing, context: CallContext): Inte
   const typed = clause.pieces;
   if (!typed) throw new Stop({ status: 'faulty' });
   return fill(base, clause, typed, context);
+}
+
+/** `from "kelp tower"` is the box of that name, where the build has one, and else own parts that came out of that. */
+function readSource(
+  { source, ownFrom = '' }: Trailing,
+  context: CallContext,
+): Pick<Intent, 'source' | 'boxes' | 'ownFrom'> {
+  const name = ownFrom.toLowerCase();
+  const named = name ? (context.boxes ?? []).filter((b) => b.name.toLowerCase() === name) : [];
+  const boxes = named.map((b) => b.id);
+  return boxes.length > 0
+    ? { source: 'donor', boxes, ownFrom: '' }
+    : { source: source ?? null, boxes: [], ownFrom };
 }
 
 function withAssembly(base: Intent, token: Token, context: CallContext): Intent {
@@ -161,12 +195,20 @@ function fill(base: Intent, clause: Clause, typed: TypedPieces, context: CallCon
       return { ...base, off: [{ element, qty }], on: [{ element: right, qty }], standsFor: right };
     }
     case 'swap': {
-      const other = clause.more[0];
-      if (!other) throw new Stop({ status: 'faulty' });
-      const on = [{ element: find(other.words, other, context, context.atHand), qty: other.qty }];
-      return { ...base, off: [{ element: offModel(), qty }], on };
+      if (clause.more.length === 0) throw new Stop({ status: 'faulty' });
+      const each = (list: readonly TypedPieces[], present: (e: ElementKey) => boolean) =>
+        list.map((p) => ({ element: find(p.words, p, context, present), qty: p.qty }));
+      const off = each([typed, ...clause.also], context.onModel);
+      return settleKind({ ...base, off: joined(off), on: joined(each(clause.more, context.atHand)) });
     }
   }
+}
+
+/** The same element named twice is one kind with the sum of both. */
+function joined(pieces: readonly Pieces[]): Pieces[] {
+  const sums = new Map<ElementKey, number>();
+  for (const p of pieces) sums.set(p.element, (sums.get(p.element) ?? 0) + p.qty);
+  return [...sums].map(([element, qty]) => ({ element, qty }));
 }
 
 /** What stands after `>` or `for`: a colour for the same part, or another element. */
@@ -215,6 +257,7 @@ function find(
     at: words,
     text,
     why: resolved.why,
+    ...(resolved.unread ? { unread: resolved.unread } : {}),
     suggestions: resolved.suggestions,
   });
 }

@@ -1,5 +1,5 @@
 import { colourWords, PALETTE, makeColour, type Colour } from '../colour';
-import { Lexicon, type CallContext } from '../log-line';
+import { Lexicon, type CallContext, type PrintContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
   applyDiff,
@@ -8,6 +8,7 @@ import {
   openPlaceholders,
   priceLookup,
   type BooksContext,
+  type Copy,
   type Diff,
   type DraftContext,
   type Entry,
@@ -223,10 +224,24 @@ export class Workbench {
       lexicon: this.lexicon,
       zones: this.zones,
       assemblies: [...this.records.assembly.values()],
+      boxes: this.boxes.map((c) => ({ id: c.id, name: c.setName })),
       onModel: (e) => onModel.has(e),
       atHand: (e) => atHand.has(e),
       placeholders: openPlaceholders(this.planned.entries),
     };
+  }
+
+  /** The boxes that are broken up for the build, in the order in which they are taken from. */
+  get boxes(): Copy[] {
+    return [...this.records.copy.values()]
+      .filter((c) => c.role === 'donor')
+      .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1));
+  }
+
+  /** What printing a line needs to name things by. */
+  get printContext(): PrintContext {
+    const { zones, assemblies, boxes } = this.callContext();
+    return { zones, assemblies, boxes };
   }
 
   /** What drafting an entry needs. */
@@ -237,10 +252,7 @@ export class Workbench {
       planned: this.planned,
       rootZone: this.rootZone.id,
       trays: [...this.records.tray.values()].sort(byPosition).map((t) => t.id),
-      donors: [...this.records.copy.values()]
-        .filter((c) => c.role === 'donor')
-        .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1))
-        .map((c) => c.id),
+      donors: this.boxes.map((c) => c.id),
       boxesOnly: sources?.boxesOnly ?? false,
       elsewhere: sources?.elsewhere ?? 'own',
       orders: [...this.records.order.values()].map((o) => o.id),

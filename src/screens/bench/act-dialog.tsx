@@ -15,6 +15,7 @@ import { draftProblemWords, lineProblemWords } from '../words/log-line';
 import { sourceWords } from './entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
 import { OptionFields } from './act-options';
+import type { PickedFrom } from './tray-places';
 import { useBuild } from '../common/build-store';
 import { ColourPicker, PartPicker } from './part-picker';
 
@@ -37,11 +38,13 @@ const ON_NEW: readonly [LoggedKind, string][] = [
 
 interface ActProps {
   readonly element: ElementKey | null;
+  /** Where it was taken up, if not on the model. */
+  readonly from?: PickedFrom | undefined;
   readonly onClose: () => void;
 }
 
 /** The log line by pointing: take a part, say what happens to it, see what it does, log it. */
-export function ActDialog({ element, onClose }: ActProps) {
+export function ActDialog({ element, from, onClose }: ActProps) {
   const workbench = useBuild((s) => s.workbench);
   const selected = useBuild((s) => s.selected);
   const perform = useBuild((s) => s.perform);
@@ -50,17 +53,16 @@ export function ActDialog({ element, onClose }: ActProps) {
   const waiting =
     element !== null && openPlaceholders(workbench.planned.entries).some((s) => s.element === element);
   const kinds = element ? ON_A_LOT.filter(([name]) => name !== 'replacement' || waiting) : ON_NEW;
-  const [kind, setKind] = useState<LoggedKind>(kinds[0]?.[0] ?? 'add');
+  const [kind, setKind] = useState<LoggedKind>(from ? 'add' : (kinds[0]?.[0] ?? 'add'));
   const [part, setPart] = useState<ElementKey | null>(element);
   const [target, setTarget] = useState<ElementKey | null>(null);
   const [options, setOptions] = useState<Options>(() => ({
     ...NO_OPTIONS,
-    zone: likelyZone(workbench, modification, element),
+    ...(from ? { source: from.source, boxes: from.boxes } : {}),
+    zone: from ? '' : likelyZone(workbench, modification, element),
   }));
   const intent = makeIntent(kind, part, target, options, workbench.planned);
-  const line = intent
-    ? printIntent(intent, { zones: workbench.zones, assemblies: [...workbench.records.assembly.values()] })
-    : '';
+  const line = intent ? printIntent(intent, workbench.printContext) : '';
   const reading = useMemo(
     () => (line && modification ? readLine(workbench, line, { modification, planned: false }) : null),
     [workbench, line, modification],

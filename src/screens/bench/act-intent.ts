@@ -19,6 +19,7 @@ export interface Options {
   readonly zone: ZoneId | '';
   readonly toZone: ZoneId | '';
   readonly source: Intent['source'] | '';
+  readonly boxes: Intent['boxes'];
   readonly destination: Intent['destination'] | '';
   readonly why: Intent['why'] | '';
   readonly price: string;
@@ -32,6 +33,7 @@ export const NO_OPTIONS: Options = {
   zone: '',
   toZone: '',
   source: '',
+  boxes: [],
   destination: '',
   why: '',
   price: '',
@@ -68,6 +70,7 @@ export function makeIntent(
     zone: o.zone || null,
     toZone: kind === 'move' ? o.toZone || null : null,
     source: joins ? o.source || null : null,
+    boxes: joins && o.source === 'donor' ? o.boxes : [],
     destination: leaves && !['move', 'missing'].includes(kind) ? o.destination || null : null,
     price: joins ? (price ?? null) : null,
     why: o.why || null,

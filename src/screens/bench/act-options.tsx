@@ -1,7 +1,7 @@
 'use client';
 
 import { WHYS, type LoggedKind } from '@/core/ledger';
-import type { ZoneId } from '@/core/shared/ids';
+import { asId, type CopyId, type ZoneId } from '@/core/shared/ids';
 import { Field, Input, Select } from '@/ui/field';
 import type { Options } from './act-intent';
 import { useBuild } from '../common/build-store';
@@ -16,6 +16,7 @@ export function OptionFields({
   options: Options;
   onChange: (o: Options) => void;
 }) {
+  const { boxes } = useBuild((s) => s.workbench);
   const set = (change: Partial<Options>) => onChange({ ...o, ...change });
   const joins = !['remove', 'move', 'missing'].includes(kind);
   const leaves = !['add', 'replace-missing', 'placeholder', 'move', 'missing'].includes(kind);
@@ -40,12 +41,20 @@ export function OptionFields({
       {joins && (
         <Field label="From">
           <Select
-            value={o.source ?? ''}
-            onChange={(e) => set({ source: e.target.value as Options['source'] })}
+            value={o.source === 'donor' && o.boxes[0] ? `donor:${o.boxes[0]}` : (o.source ?? '')}
+            onChange={(e) => {
+              const [source, box] = e.target.value.split(':');
+              set({ source: source as Options['source'], boxes: box ? [asId<CopyId>(box)] : [] });
+            }}
           >
             <option value="">in the build’s order</option>
             <option value="spares">spares</option>
             <option value="donor">its boxes</option>
+            {boxes.map((b) => (
+              <option key={b.id} value={`donor:${b.id}`}>
+                the box {b.setName}
+              </option>
+            ))}
             <option value="stock">own parts in trays</option>
             <option value="own">own, uncounted</option>
             <option value="order">an order</option>

@@ -2,7 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   beginWithLine,
   draftModification,
@@ -32,6 +32,7 @@ import { PartDialog } from './small-dialogs';
 import { SourcesDialog } from './sources-dialog';
 import { StateSheet } from './state-sheet';
 import { Tray } from './tray';
+import type { PickedFrom } from './tray-places';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchCommands } from './use-bench-commands';
 import { useBackground } from '../common/use-background';
@@ -93,13 +94,18 @@ function Bench() {
     return readingOf(workbench, line);
   }, [workbench, version, line, readingOf]);
   const acts = useBenchActs(setDialog);
-  const pick = useCallback((element: ElementKey) => setDialog({ dialog: 'act', element }), []);
+  const pick = useCallback(
+    (element: ElementKey, from?: PickedFrom) =>
+      setDialog({ dialog: 'act', element, ...(from ? { from } : {}) }),
+    [],
+  );
   useBenchCommands(acts, background, !dialog);
   const leave = () => {
     set({ line: '', editing: null });
     (document.activeElement as HTMLElement | null)?.blur();
   };
   const store = useBuildStore();
+  useFocusInLine();
   const entering = useRef(false);
   const enter = async () => {
     // A second press while the first still waits for what is at hand is the same wish.
@@ -160,6 +166,14 @@ function Bench() {
   );
 }
 
+/** Who opens a build with a keyboard at hand types: the line has the focus, unless something else was asked for. */
+function useFocusInLine() {
+  useEffect(() => {
+    if (matchMedia('(pointer: fine)').matches && document.activeElement === document.body)
+      document.getElementById('log-line')?.focus();
+  }, []);
+}
+
 /** On narrow screens one of the three columns shows at a time. */
 function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => void }) {
   const names: [Side, string][] = [
@@ -199,7 +213,7 @@ interface SheetsProps {
 function Sheets({ dialog, onClose, acts }: SheetsProps) {
   switch (dialog?.dialog) {
     case 'act':
-      return <ActDialog element={dialog.element} onClose={onClose} />;
+      return <ActDialog element={dialog.element} from={dialog.from} onClose={onClose} />;
     case 'figure':
       return <FigureSheet figure={dialog.figure} scope={dialog.scope} onClose={onClose} />;
     case 'modification':

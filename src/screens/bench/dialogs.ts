@@ -1,10 +1,11 @@
 import type { Entry, Figure, Modification, Scope } from '@/core/ledger';
 import type { PartState } from '@/core/need';
 import type { ElementKey } from '@/core/parts';
+import type { PickedFrom } from './tray-places';
 
 /** Which sheet is open over the bench. */
 export type OpenDialog =
-  | { readonly dialog: 'act'; readonly element: ElementKey | null }
+  | { readonly dialog: 'act'; readonly element: ElementKey | null; readonly from?: PickedFrom }
   | { readonly dialog: 'figure'; readonly figure: Figure; readonly scope: Scope }
   | { readonly dialog: 'modification'; readonly modification: Modification | null }
   | { readonly dialog: 'order'; readonly modification: Modification | null }

@@ -250,6 +250,15 @@ function OpenCard({
 }: Pick<CardProps, 'modification' | 'dialogs'> & { entries: readonly Entry[] }) {
   const [whole, setWhole] = useState(false);
   const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
+  const rows = useRef<HTMLUListElement>(null);
+  const last = entries.at(-1);
+  const seen = useRef(last?.id);
+  // What was just logged comes into sight, where the list is longer than the screen.
+  useEffect(() => {
+    if (last && last.id !== seen.current)
+      rows.current?.lastElementChild?.scrollIntoView({ block: 'nearest' });
+    seen.current = last?.id;
+  }, [last]);
   return (
     <div className="border-rule border-t border-dashed pb-2">
       {(modification.why || modification.note) && (
@@ -267,7 +276,7 @@ function OpenCard({
           Show {count(earlier)} earlier {earlier === 1 ? 'entry' : 'entries'}
         </Button>
       )}
-      <ul aria-label={`Entries of ${modNo(modification.no)}`}>
+      <ul ref={rows} aria-label={`Entries of ${modNo(modification.no)}`}>
         {entries.slice(earlier).map((e) => (
           <EntryRow key={e.id} entry={e} dialogs={dialogs} />
         ))}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { keepModification, phasesOf } from '@/core/workbench';
 import type { Modification } from '@/core/ledger';
 import { asId, type PhaseId, type ZoneId } from '@/core/shared/ids';
@@ -31,6 +31,7 @@ export function ModificationDialog({
   const [why, setWhy] = useState(modification?.why ?? '');
   const [note, setNote] = useState(modification?.note ?? '');
   const phases = phasesOf(workbench);
+  const begun = useRef(false);
   const save = () => {
     if (!title.trim()) return;
     const fields = {
@@ -42,6 +43,7 @@ export function ModificationDialog({
     };
     const command = keepModification(workbench, modification, fields, source());
     perform(command);
+    begun.current = !modification;
     if (!modification) set({ selected: command.id });
     onClose();
   };
@@ -50,6 +52,7 @@ export function ModificationDialog({
     <Dialog
       open
       onOpenChange={onClose}
+      then={() => (begun.current ? document.getElementById('log-line') : null)}
       title={modification ? `${modNo(modification.no)} ${modification.title}` : 'New modification'}
     >
       <form

@@ -4,7 +4,7 @@ import { el, ELEMENTS } from '@/core/testing/world';
 import { shortSize, trayRows } from './tray-rows';
 
 describe('rows of the tray', () => {
-  const lots = ELEMENTS.map((element, i) => ({ element, qty: 1 + ((i * 7) % 30) }));
+  const lots = ELEMENTS.map((element, i) => ({ element, qty: 1 + ((i * 7) % 30), conditions: [] }));
   const rows = trayRows(lots);
 
   it('hold every lot once, under the heading of its group, in the order of groups', () => {
@@ -15,7 +15,7 @@ describe('rows of the tray', () => {
     expect(headings).toEqual(GROUPS.filter((g) => headings.includes(g)));
   });
 
-  it('are four wide, and a heading says how many pieces follow', () => {
+  it('are three wide, and a heading says how many pieces follow', () => {
     let [said, counted] = [0, 0];
     for (const row of rows) {
       if (row.kind === 'group') {
@@ -23,7 +23,7 @@ describe('rows of the tray', () => {
         [said, counted] = [row.qty, 0];
       } else {
         expect(row.lots.length).toBeGreaterThan(0);
-        expect(row.lots.length).toBeLessThanOrEqual(4);
+        expect(row.lots.length).toBeLessThanOrEqual(3);
         counted += row.lots.reduce((s, l) => s + l.qty, 0);
       }
     }
@@ -32,7 +32,11 @@ describe('rows of the tray', () => {
 
   it('show the most numerous first', () => {
     const bricks = trayRows(
-      [3, 9, 5].map((qty, i) => ({ element: el('brick 1x2', ['ash', 'bark', 'chalk'][i]!), qty })),
+      [3, 9, 5].map((qty, i) => ({
+        element: el('brick 1x2', ['ash', 'bark', 'chalk'][i]!),
+        qty,
+        conditions: [],
+      })),
     );
     expect(bricks[1]).toMatchObject({ lots: [{ qty: 9 }, { qty: 5 }, { qty: 3 }] });
     expect(trayRows([])).toEqual([]);

@@ -3,13 +3,15 @@ import { GROUPS, partOf, splitElementKey, type ElementKey, type PartGroup } from
 export interface TrayLot {
   readonly element: ElementKey;
   readonly qty: number;
+  /** Pieces of each condition, most first. */
+  readonly conditions: readonly (readonly [condition: string, qty: number])[];
 }
 
 export type TrayRow =
   | { readonly kind: 'group'; readonly name: PartGroup; readonly qty: number }
   | { readonly kind: 'lots'; readonly lots: readonly TrayLot[] };
 
-const COLUMNS = 4;
+const COLUMNS = 3;
 
 /** "1×2", "45° 2×1", or the name where there is no size. */
 export function shortSize(part: string): string {
@@ -19,7 +21,7 @@ export function shortSize(part: string): string {
   return size ? `${angle}${size}` : part;
 }
 
-/** Lots under the headings of their groups, four to a row, most pieces first. */
+/** Lots under the headings of their groups, three to a row, most pieces first. */
 export function trayRows(lots: readonly TrayLot[]): TrayRow[] {
   const groups = new Map<PartGroup, TrayLot[]>();
   for (const lot of lots) {

@@ -9,7 +9,7 @@ import { MARK_OF } from '@/ui/mark';
 import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords, unknownWords } from '../words/log-line';
 import { useBuild } from '../common/build-store';
-import { sourceWords } from './entry-words';
+import { kindsWords, sourceWords } from './entry-words';
 
 interface UnderstoodProps {
   readonly reading: LineReading | null;
@@ -81,7 +81,10 @@ function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
       <Choices
         text={unknownWords(u)}
         list={u.suggestions}
-        onChoose={(e) => onChoose(splice(line, u.at, e))}
+        onChoose={(e) =>
+          onChoose(splice(line, u.at, e, u.why === 'unread words' && e === u.suggestions.at(-1)))
+        }
+        {...(u.why === 'unread words' ? { last: 'yes: ' } : {})}
       />
     );
   if (u.status === 'ambiguous')
@@ -119,18 +122,22 @@ function OtherZones({ problem, onChoose }: { problem: DraftProblem; onChoose: (z
 const inZone = (line: string, at: { end: number }, zone: string): string =>
   `${line.slice(0, at.end)} @"${zone.replace(/[\\"]/g, '\\$&')}"${line.slice(at.end)}`;
 
-const splice = (line: string, at: { start: number; end: number }, element: ElementKey): string =>
-  `${line.slice(0, at.start)}${printElement(element)}${line.slice(at.end)}`;
+const splice = (
+  line: string,
+  at: { start: number; end: number },
+  element: ElementKey,
+  asItStands = false,
+): string => `${line.slice(0, at.start)}${printElement(element, asItStands)}${line.slice(at.end)}`;
 
-function Choices({
-  text,
-  list,
-  onChoose,
-}: {
-  text: string;
-  list: readonly ElementKey[];
-  onChoose: (e: ElementKey) => void;
-}) {
+interface ChoicesProps {
+  readonly text: string;
+  readonly list: readonly ElementKey[];
+  readonly onChoose: (e: ElementKey) => void;
+  /** Said before the last choice. */
+  readonly last?: string;
+}
+
+function Choices({ text, list, onChoose, last = '' }: ChoicesProps) {
   return (
     <span className="flex flex-wrap items-center gap-1">
       <Trouble text={text} />
@@ -142,6 +149,7 @@ function Choices({
           className="border-edge hover:border-ink flex items-center gap-1 rounded-md border px-1.5"
         >
           <Glyph element={e} size={26} />
+          {e === list.at(-1) && last}
           {elementName(e)}
         </button>
       ))}
@@ -152,12 +160,14 @@ function Choices({
 function EntrySays({ entry }: { entry: Entry }) {
   const records = useBuild((s) => s.workbench.records);
   const [off, on] = [offPieces(entry), onPieces(entry)];
+  const several = entry.kind === 'swap' && off.length + on.length > 2;
   const main = on[0] ?? off[0];
   if (!main) return null;
   const was = entry.kind === 'recolour' || entry.kind === 'replacement' ? off[0]?.element : undefined;
   return (
     <span className="flex items-center gap-1.5">
-      {entry.kind === 'swap' && off[0] && <Glyph element={off[0].element} mark="out" size={28} />}
+      {entry.kind === 'swap' &&
+        off.map((p) => <Glyph key={p.element} element={p.element} mark="out" size={28} />)}
       <Glyph
         element={main.element}
         mark={entry.kind === 'swap' ? 'in' : MARK_OF[entry.kind]}
@@ -165,7 +175,7 @@ function EntrySays({ entry }: { entry: Entry }) {
         size={28}
       />
       <span>
-        {elementName(main.element)}
+        {several ? `${kindsWords(off)} for ${kindsWords(on)}` : elementName(main.element)}
         <span className="text-soft">, {sourceWords(entry, records)}</span>
       </span>
     </span>

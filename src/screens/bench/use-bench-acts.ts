@@ -39,10 +39,7 @@ export function useBenchActs(open: (dialog: OpenDialog) => void): BenchDialogs {
         if (!intent) return;
         const home = entry.modification ? workbench.records.modification.get(entry.modification)?.zone : null;
         const shown = intent.kind !== 'move' && intent.zone === home ? { ...intent, zone: null } : intent;
-        const line = printIntent(shown, {
-          zones: workbench.zones,
-          assemblies: [...workbench.records.assembly.values()],
-        });
+        const line = printIntent(shown, workbench.printContext);
         set({ editing: entry.id, line, selected: entry.modification, logPlanned: false });
         document.getElementById('log-line')?.focus();
       },

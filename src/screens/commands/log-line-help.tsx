@@ -7,6 +7,7 @@ const FORMS: readonly [string, string][] = [
   ['%9 brick 1x2 brick-red', 'renew: the same in better condition'],
   ['>3 arch 1x4 ash : gallery to quay', 'move between zones'],
   ['-2 plate 1x2 ash / +1 plate 1x4 ash', 'swap'],
+  ['-2 plate 1x2 ash & 1 tile 1x2 ash / +1 plate 1x4 ash & 1 tile 1x4 ash', 'several for several'],
   ['?8 brick 1x2 amber for lagoon', 'placeholders'],
   ['^8 brick 1x2 amber', 'the right part takes the placeholder’s place'],
   ['!1 pane 1x2x2 clear', 'missing'],

@@ -42,6 +42,8 @@ export function unknownWords(u: Extract<Understood, { status: 'unknown' }>): str
       return `No part is known as “${u.text}”. Give a family and a size, such as plate 2x3.`;
     case 'unknown colour':
       return `The colour in “${u.text}” is not in the palette.`;
+    case 'unread words':
+      return `“${u.unread ?? ''}” is not known. Is it part of the name?`;
     case 'no colour':
       return `Which colour of “${u.text}”? Add it after the part.`;
     case 'unknown assembly':
