@@ -28,6 +28,18 @@ export function balancesElsewhere(
     ) group by account, element, grade having sum(qty) <> 0`);
 }
 
+/** What lies in own parts and in the spares of all builds now: everything that is left over. */
+export function leftOvers(db: Database): BalanceRow[] {
+  return db.all<BalanceRow>(sql`
+    select account, element, grade, sum(qty) as qty from (
+      select m.to_account as account, m.element, m.grade, m.qty from movements m join entries e on e.id = m.entry
+        where e.state = 'done' and (m.to_account glob 'stock:*' or m.to_account glob 'spares:*')
+      union all
+      select m.from_account, m.element, m.grade, -m.qty from movements m join entries e on e.id = m.entry
+        where e.state = 'done' and (m.from_account glob 'stock:*' or m.from_account glob 'spares:*')
+    ) group by account, element, grade having sum(qty) > 0`);
+}
+
 /** What is in own parts now, by tray, element and grade. */
 export function stockBalances(db: Database): BalanceRow[] {
   return balancesElsewhere(db, '', 'done');

@@ -42,6 +42,14 @@ export function readSetLots(db: Database, code: string): CatalogueLot[] {
   return rows.map(({ element, qty, extra, zone }) => ({ element: element as ElementKey, qty, extra, zone }));
 }
 
+/** In how many sets of the catalogue each of some elements lies; those in none are left out. */
+export function boxesWith(db: Database, elements: readonly string[]): Map<string, number> {
+  const rows = db.all<{ element: string; boxes: number }>(sql`
+    select element, count(distinct "set") as boxes from set_lots
+      where element in (select value from json_each(${JSON.stringify(elements)})) group by element`);
+  return new Map(rows.map((r) => [r.element, r.boxes]));
+}
+
 /** Puts a set into the catalogue, in place of one of the same code. */
 export function writeSet(
   db: Database,

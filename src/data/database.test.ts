@@ -113,6 +113,7 @@ const INSPECTED: Diff = joinDiffs(
   }),
   added('exposure', { ...OF_LOT, id: asId<ExposureId>('e1'), seen: 'top', hidden: 3 }),
   added('scheme', { id: ZONES[1]!.id, build: BUILD, zone: ZONES[1]!.id, colours: [asId<ColourId>('ash')] }),
+  added('roughlyKnown', { id: 'Bricks|ash', family: 'Bricks', colour: asId('ash'), amount: 'plenty' }),
   added('colourRule', {
     id: asId<ColourRuleId>('c1'),
     build: BUILD,

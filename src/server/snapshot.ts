@@ -75,6 +75,8 @@ export function takeStockSnapshot(handle: Handle) {
     bound: readRecords(db, 'buildSources').flatMap((s) => (s.boxesOnly ? [s.build] : [])),
     /** Days that the demo's clock was moved on. */
     clock: readRecord(db, 'simulatedClock', CLOCK_ID)?.daysAhead ?? 0,
+    /** What was said of parts that nobody counted. */
+    roughly: readRecords(db, 'roughlyKnown'),
     prices: readRecords(db, 'price'),
     customColours: readRecords(db, 'customColour'),
     undoRedo: undoTargets(db, STOCK_SCOPE),

@@ -53,3 +53,18 @@ export const paidWords = ({
     : worth === 0
       ? 'price not known'
       : `${money(worth)} paid, ${count(unpriced)} without a known price`;
+
+/** A cost with the boxes that a build began from: "£42.10", "£42.10 + 1 box without a price". */
+export function allInWords({
+  cost,
+  unpriced,
+  unpricedBoxes,
+}: {
+  readonly cost: number;
+  readonly unpriced: number;
+  readonly unpricedBoxes: number;
+}): string {
+  if (unpricedBoxes === 0) return priced(cost, unpriced);
+  const known = cost > 0 || unpriced > 0 ? `${priced(cost, unpriced)} + ` : '';
+  return `${known}${count(unpricedBoxes)} ${unpricedBoxes === 1 ? 'box' : 'boxes'} without a price`;
+}

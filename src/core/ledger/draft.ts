@@ -258,6 +258,7 @@ class Drafting {
   /** What may be taken of a place, best first; among pieces that have aged alike, the aged ones first. */
   private gradesToTake(from: AccountKey, element: ElementKey): [Grade, number][] {
     const free = freeGrades(this.books.balances, from, element, this.context.kept);
+    if (!free.some(([g]) => isWorn(g))) return free;
     return this.takesWorn(element) && !this.intent.hidden
       ? free.toSorted(([a], [b]) => Number(isWorn(b)) - Number(isWorn(a)))
       : free;

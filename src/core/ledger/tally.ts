@@ -85,6 +85,32 @@ export function costsOf(figures: Figures): { outOfPocket: Minor; worth: Minor; w
   };
 }
 
+/** Money spent on everything, with the boxes that a build began from. */
+export interface AllIn {
+  readonly cost: Minor;
+  /** What was paid for the boxes that it began from; in the cost. */
+  readonly boxes: Minor;
+  /** Pieces that were bought without a known price, and boxes whose price nobody knows: neither is in the cost. */
+  readonly unpriced: number;
+  readonly unpricedBoxes: number;
+}
+
+/**
+ * What a build cost all in: out of pocket for the work, and the boxes it began from. A box that is broken up for it is out of
+ * pocket already; a gift costs nothing.
+ */
+export function allIn(books: Books, figures: Figures = books.figures({ of: 'build' })): AllIn {
+  const { copies, build } = books.context;
+  const began = [...copies.values()].filter((c) => c.build === build && c.role === 'base');
+  const boxes = began.reduce((s, c) => s + (c.price ?? 0), 0);
+  return {
+    cost: figures.outOfPocket + boxes,
+    boxes,
+    unpriced: figures.boughtUnpriced,
+    unpricedBoxes: began.filter((c) => c.price === null).length,
+  };
+}
+
 /** An entry and how much of a figure comes from it. */
 export interface Behind {
   readonly entry: Entry;

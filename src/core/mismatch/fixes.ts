@@ -1,5 +1,6 @@
 import type { Workbench } from '../workbench';
-import { freeGrades, isWorn, placeOf, sparesAccount, stockAccount, type Grade } from '../ledger';
+import { placeOf, type Grade } from '../ledger';
+import { withAtHand, type AtHand } from '../stock';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Minor } from '../shared/money';
 import { availability, type Availability, type Made, type Register } from './register';
@@ -10,7 +11,10 @@ export interface Fix {
   readonly mismatch: Mismatch;
   /** Where the right pieces would come from. */
   readonly fromSpares: number;
+  readonly fromBoxes: number;
   readonly fromStock: number;
+  /** Own and uncounted, where that much is roughly known. */
+  readonly roughly: number;
   readonly toBuy: number;
   /** Price of one bought piece; estimated where the price book knows the shape in other colours only. */
   readonly each: Minor | null;
@@ -50,45 +54,6 @@ export class Prices {
   }
 }
 
-/** What is at hand of every element, in spares and in own parts, that no plan takes. */
-export class AtHand {
-  private readonly spares = new Map<ElementKey, number>();
-  private readonly stock = new Map<ElementKey, number>();
-
-  constructor(workbench: Workbench) {
-    const { balances } = workbench.planned;
-    const { kept } = workbench;
-    const note = (sums: Map<ElementKey, number>, account: ReturnType<typeof stockAccount>) => {
-      for (const [element] of balances.elements(account)) {
-        // What shows is not put right with a piece that shows its age.
-        const n = freeGrades(balances, account, element, kept).reduce(
-          (s, [g, q]) => s + (isWorn(g) ? 0 : q),
-          0,
-        );
-        if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
-      }
-    };
-    note(this.spares, sparesAccount(workbench.build));
-    for (const account of balances.accountKeys()) if (placeOf(account) === 'stock') note(this.stock, account);
-  }
-
-  count(element: ElementKey): number {
-    return (this.spares.get(element) ?? 0) + (this.stock.get(element) ?? 0);
-  }
-
-  /** Takes pieces, spares first: what was taken is no longer there for the next. */
-  take(element: ElementKey, qty: number): { fromSpares: number; fromStock: number; short: number } {
-    const draw = (from: Map<ElementKey, number>, n: number): number => {
-      const got = Math.min(n, from.get(element) ?? 0);
-      from.set(element, (from.get(element) ?? 0) - got);
-      return got;
-    };
-    const fromSpares = draw(this.spares, qty);
-    const fromStock = draw(this.stock, qty - fromSpares);
-    return { fromSpares, fromStock, short: qty - fromSpares - fromStock };
-  }
-}
-
 /** Works out each mismatch's fix. Pieces at hand go to what shows most first. */
 export function fixesFor(
   workbench: Workbench,
@@ -96,21 +61,33 @@ export function fixesFor(
   register: Register,
   year: number,
 ): Fix[] {
-  const atHand = new AtHand(workbench);
+  return withAtHand(workbench, (atHand) => fixesWith(atHand, workbench, mismatches, register, year));
+}
+
+function fixesWith(
+  atHand: AtHand,
+  workbench: Workbench,
+  mismatches: readonly Mismatch[],
+  register: Register,
+  year: number,
+): Fix[] {
   const prices = new Prices(workbench);
   const planned = plannedOff(workbench);
   const counts = (s: Mismatch) => !s.left && (planned.get(s.id) ?? 0) < s.qty;
   const all = mismatches.reduce((sum, s) => sum + (counts(s) ? s.shows : 0), 0);
   return mismatches.map((mismatch) => {
     const done = Math.min(mismatch.qty, planned.get(mismatch.id) ?? 0);
-    const taken = atHand.take(mismatch.to, mismatch.left ? 0 : mismatch.qty - done);
+    const taken = atHand.take(mismatch.to, mismatch.left ? 0 : mismatch.qty - done, mismatch.zone);
     const price = prices.of(mismatch.to);
     const made = register.look(mismatch.to);
     const can = availability(made, year);
+    if (can !== 'never') atHand.buy(mismatch.to, taken.short, mismatch.zone);
     return {
       mismatch,
       fromSpares: taken.fromSpares,
+      fromBoxes: taken.fromBoxes,
       fromStock: taken.fromStock,
+      roughly: taken.roughly,
       toBuy: taken.short,
       each: price?.each ?? null,
       estimated: price?.estimated ?? false,

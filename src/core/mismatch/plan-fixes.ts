@@ -20,6 +20,8 @@ export interface Recolouring {
   readonly from: ElementKey;
   readonly to: ElementKey;
   readonly atHand: number;
+  /** Own and uncounted. */
+  readonly roughly: number;
   readonly toBuy: number;
   readonly each: number | null;
   readonly estimated: boolean;
@@ -40,16 +42,21 @@ export function recolourIntents(r: Recolouring): Intent[] {
     standsFor: r.kind === 'replacement' ? r.to : null,
     ...more,
   });
-  if (!r.estimated || r.toBuy === 0) return [part(r.atHand + r.toBuy, {})];
+  const own = r.roughly > 0 ? [part(r.roughly, { source: 'own' })] : [];
+  if (!r.estimated || r.toBuy === 0) {
+    const rest = r.atHand + r.toBuy;
+    return [...(rest > 0 ? [part(rest, {})] : []), ...own];
+  }
   const bought = part(r.toBuy, { source: 'outside', price: r.each });
-  return r.atHand > 0 ? [part(r.atHand, {}), bought] : [bought];
+  return [...(r.atHand > 0 ? [part(r.atHand, {})] : []), ...own, bought];
 }
 
 const recolouringOf = (f: Fix): Recolouring => ({
   zone: f.mismatch.zone,
   from: f.mismatch.element,
   to: f.mismatch.to,
-  atHand: f.fromSpares + f.fromStock,
+  atHand: f.fromSpares + f.fromBoxes + f.fromStock,
+  roughly: f.roughly,
   toBuy: f.toBuy,
   each: f.each,
   estimated: f.estimated,
@@ -78,6 +85,7 @@ export const planInstead = (workbench: Workbench, fix: Fix, to: ElementKey, sour
       ...recolouringOf(fix),
       to,
       atHand: 0,
+      roughly: 0,
       toBuy: fix.mismatch.qty - fix.planned,
       each: null,
       estimated: false,

@@ -3,8 +3,9 @@ import type { Workbench } from '../workbench';
 import { elementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
 import type { Minor } from '../shared/money';
-import { AtHand, Prices } from '../mismatch/fixes';
+import { Prices } from '../mismatch/fixes';
 import { availability, type Register } from '../mismatch/register';
+import { withAtHand, type AtHand } from '../stock';
 
 /** Shapes that are wanted in one colour, whatever it is. */
 export interface WantedShape {
@@ -17,6 +18,8 @@ export interface ColourOffer {
   readonly colour: Colour;
   readonly pieces: number;
   readonly atHand: number;
+  /** Of those at hand: what rests on what is roughly known. */
+  readonly roughly: number;
   readonly toBuy: number;
   readonly cost: Minor;
   /** Pieces that nobody knows a price of. */
@@ -56,19 +59,31 @@ export function affordableColours(
   register: Register,
   year: number,
 ): AffordReport {
-  const atHand = new AtHand(workbench);
+  return withAtHand(workbench, (atHand) => affordWith(atHand, workbench, shapes, scheme, register, year));
+}
+
+function affordWith(
+  atHand: AtHand,
+  workbench: Workbench,
+  shapes: readonly WantedShape[],
+  scheme: readonly ColourId[],
+  register: Register,
+  year: number,
+): AffordReport {
   const prices = new Prices(workbench);
   const solid = workbench.palette.filter((c) => c.finish === 'solid');
   const schemeLabs = workbench.palette.filter((c) => scheme.includes(c.id)).map((c) => c.lab);
   const pieces = shapes.reduce((s, w) => s + w.qty, 0);
   const offers = solid.map((colour): ColourOffer => {
-    let [had, toBuy, cost, unpriced] = [0, 0, 0, 0];
+    let [had, roughly, toBuy, cost, unpriced] = [0, 0, 0, 0, 0];
     const cannot: WantedShape[] = [];
     for (const { part, qty } of shapes) {
       const element = elementKey(part, colour.id);
       const here = Math.min(qty, atHand.count(element));
       const short = qty - here;
       had += here;
+      const counted = atHand.count(element) - atHand.countRoughly(element);
+      roughly += Math.max(0, here - counted);
       if (short === 0) continue;
       if (availability(register.look(element), year) === 'never') {
         cannot.push({ part, qty: short });
@@ -81,7 +96,7 @@ export function affordableColours(
     }
     const offScheme =
       schemeLabs.length > 0 ? Math.min(...schemeLabs.map((l) => deltaE00(l, colour.lab))) : null;
-    return { colour, pieces, atHand: had, toBuy, cost, unpriced, cannot, offScheme };
+    return { colour, pieces, atHand: had, roughly, toBuy, cost, unpriced, cannot, offScheme };
   });
   const ranked = offers.sort(
     (a, b) =>

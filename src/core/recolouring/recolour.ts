@@ -1,14 +1,24 @@
-import { phasesOf, planWork, type Plan, type PlannedWork, type Workbench } from '../workbench';
+import {
+  costOfWork,
+  phasesOf,
+  planWork,
+  type Plan,
+  type PlannedWork,
+  type WorkCost,
+  type Workbench,
+} from '../workbench';
+import { isBoundToBoxes } from '../pool';
 import type { Source } from '../ledger';
 import { added, joinDiffs } from '../ledger';
 import { inColour, splitElementKey, type ElementKey } from '../parts';
 import { asId, type ColourId, type PhaseId, type ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import { cutText } from '../shared/text';
-import { AtHand, Prices } from '../mismatch/fixes';
+import { Prices } from '../mismatch/fixes';
 import { recolourIntents } from '../mismatch/plan-fixes';
 import { availability, type Availability, type Register } from '../mismatch/register';
 import { seenLots, type SeenLot } from '../mismatch/seen-lots';
+import { withAtHand, type AtHand } from '../stock';
 
 /** What is to become what, and where. */
 export interface ColourMap {
@@ -22,7 +32,7 @@ export interface ColourMap {
   readonly leaveRetired: boolean;
 }
 
-export type LeftBecause = 'print' | 'hidden' | 'never made' | 'no longer made';
+export type LeftBecause = 'print' | 'hidden' | 'never made' | 'no longer made' | 'not in its boxes';
 
 /** One lot of the plan: some pieces change, the others stay, and why. */
 export interface RecolourLot {
@@ -31,6 +41,8 @@ export interface RecolourLot {
   readonly to: ElementKey;
   readonly qty: number;
   readonly atHand: number;
+  /** Own and uncounted, where that much is roughly known. */
+  readonly roughly: number;
   readonly toBuy: number;
   readonly each: Minor | null;
   readonly estimated: boolean;
@@ -78,11 +90,38 @@ export function planRecolour(
   register: Register,
   year: number,
 ): RecolourPlan {
-  const atHand = new AtHand(workbench);
+  const seen = seenLots(workbench);
+  // Who comes first takes what is at hand: the steps are put in order first, and then each takes in its turn.
+  const lotsFor = (list: readonly SeenLot[]) =>
+    withAtHand(workbench, (atHand) => lotsWith(atHand, workbench, map, register, year, list));
+  const order = zonesInOrder(lotsFor(seen).lots);
+  const rank = (zone: ZoneId) => order.indexOf(zone);
+  const inTurn = seen.filter((l) => rank(l.zone) >= 0).sort((a, b) => rank(a.zone) - rank(b.zone));
+  const rest = seen.filter((l) => rank(l.zone) < 0);
+  const { lots, left } = lotsFor([...inTurn, ...rest]);
+  return {
+    lots,
+    left,
+    steps: stepsOf(lots, seen, map, order),
+    pieces: lots.reduce((s, l) => s + l.qty, 0),
+    cost: lots.reduce((s, l) => s + l.cost, 0),
+    unpriced: lots.reduce((s, l) => s + l.unpriced, 0),
+  };
+}
+
+/** What changes and what stays, lot by lot in the order given. */
+function lotsWith(
+  atHand: AtHand,
+  workbench: Workbench,
+  map: ColourMap,
+  register: Register,
+  year: number,
+  seen: readonly SeenLot[],
+): { lots: RecolourLot[]; left: LeftLot[] } {
   const prices = new Prices(workbench);
   const lots: RecolourLot[] = [];
   const left: LeftLot[] = [];
-  const seen = seenLots(workbench);
+  const bound = isBoundToBoxes(workbench.records, workbench.build);
   for (const lot of seen) {
     const to = map.pairs.get(lot.colour);
     if (!to || to === lot.colour || (map.zones && !map.zones.has(lot.zone))) continue;
@@ -97,59 +136,72 @@ export function planRecolour(
     }
     leave(lot.qty - qty, 'hidden');
     const can = availability(register.look(target), year);
-    const taken = atHand.take(target, qty);
-    const had = taken.fromSpares + taken.fromStock;
+    const taken = atHand.take(target, qty, lot.zone);
+    const had = taken.fromSpares + taken.fromBoxes + taken.fromStock;
     const barred = can === 'never' || (can === 'retired' && map.leaveRetired);
     if (barred) leave(taken.short, can === 'never' ? 'never made' : 'no longer made');
-    const toBuy = barred ? 0 : taken.short;
-    if (had + toBuy === 0) continue;
+    else if (bound) leave(taken.short, 'not in its boxes');
+    const toBuy = barred || bound ? 0 : taken.short;
+    atHand.buy(target, toBuy, lot.zone);
+    const changes = had + taken.roughly + toBuy;
+    if (changes === 0) continue;
     const price = prices.of(target);
     lots.push({
       zone: lot.zone,
       from: lot.element,
       to: target,
-      qty: had + toBuy,
+      qty: changes,
       atHand: had,
+      roughly: taken.roughly,
       toBuy,
       each: price?.each ?? null,
       estimated: price?.estimated ?? false,
       cost: toBuy * (price?.each ?? 0),
       unpriced: price ? 0 : toBuy,
       availability: can,
-      weight: (lot.weight * (had + toBuy)) / Math.max(1, lot.qty),
+      weight: (lot.weight * changes) / Math.max(1, lot.qty),
     });
   }
-  return {
-    lots,
-    left,
-    steps: stepsOf(lots, seen, map),
-    pieces: lots.reduce((s, l) => s + l.qty, 0),
-    cost: lots.reduce((s, l) => s + l.cost, 0),
-    unpriced: lots.reduce((s, l) => s + l.unpriced, 0),
-  };
+  return { lots, left };
 }
 
-function stepsOf(lots: readonly RecolourLot[], seen: readonly SeenLot[], map: ColourMap): RecolouringStep[] {
+/** What the lots of each zone come to. */
+function sumsByZone(lots: readonly RecolourLot[]) {
+  const sum = (mine: readonly RecolourLot[], of: (l: RecolourLot) => number) =>
+    mine.reduce((s, l) => s + of(l), 0);
+  return [...new Set(lots.map((l) => l.zone))].map((zone) => {
+    const mine = lots.filter((l) => l.zone === zone);
+    return {
+      zone,
+      pieces: sum(mine, (l) => l.qty),
+      cost: sum(mine, (l) => l.cost),
+      unpriced: sum(mine, (l) => l.unpriced),
+      weight: sum(mine, (l) => l.weight),
+    };
+  });
+}
+
+/** The zones, what shows most of the old colours for its money first. */
+const zonesInOrder = (lots: readonly RecolourLot[]): ZoneId[] =>
+  sumsByZone(lots)
+    .sort((a, b) => b.weight / (b.cost + 1) - a.weight / (a.cost + 1))
+    .map((z) => z.zone);
+
+function stepsOf(
+  lots: readonly RecolourLot[],
+  seen: readonly SeenLot[],
+  map: ColourMap,
+  order: readonly ZoneId[],
+): RecolouringStep[] {
   const targets = new Set(map.pairs.values());
   let old = seen.reduce((s, l) => s + (map.pairs.has(l.colour) ? l.weight : 0), 0);
   let fresh = seen.reduce(
     (s, l) => s + (targets.has(l.colour) && !map.pairs.has(l.colour) ? l.weight : 0),
     0,
   );
-  const zones = [...new Set(lots.map((l) => l.zone))].map((zone) => {
-    const mine = lots.filter((l) => l.zone === zone);
-    const sum = (of: (l: RecolourLot) => number) => mine.reduce((s, l) => s + of(l), 0);
-    return {
-      zone,
-      pieces: sum((l) => l.qty),
-      cost: sum((l) => l.cost),
-      unpriced: sum((l) => l.unpriced),
-      weight: sum((l) => l.weight),
-    };
-  });
   let spent = 0;
-  return zones
-    .sort((a, b) => b.weight / (b.cost + 1) - a.weight / (a.cost + 1))
+  return sumsByZone(lots)
+    .sort((a, b) => order.indexOf(a.zone) - order.indexOf(b.zone))
     .map(({ weight, ...z }) => {
       old -= weight;
       fresh += weight;
@@ -189,6 +241,22 @@ export function planSteps(
   }));
   const work = planWork(workbench, plans, `plan ${name}`, source);
   return { ...work, diff: joinDiffs(added('phase', ...phases), work.diff) };
+}
+
+/**
+ * What the chosen steps cost, step by step, as their planned entries book it: the one figure that is shown before and stands
+ * in the books after.
+ *
+ * @example stepCosts(workbench, plan, plan.steps)[0] // { cost: 2145, unpriced: 0 }
+ */
+export function stepCosts(
+  workbench: Workbench,
+  plan: RecolourPlan,
+  steps: readonly RecolouringStep[],
+): WorkCost[] {
+  let n = 0;
+  const work = planSteps(workbench, plan, steps, 'try', { newId: () => `try-${n++}`, now: '' });
+  return work.modifications.map((m) => costOfWork(work.entries.filter((e) => e.modification === m)));
 }
 
 /** "ash, slate to chalk; deep to amber" for a map of colours: those that become the same stand together. */

@@ -22,6 +22,7 @@ import { phase } from './phase';
 import { poolModel } from './pool-model';
 import { price } from './price';
 import { reading } from './reading';
+import { roughlyKnown } from './roughly-known';
 import { scheme } from './scheme';
 import { simulatedClock } from './simulated-clock';
 import { tray } from './tray';
@@ -47,6 +48,7 @@ export const RECORDS = [
   price,
   customColour,
   colourAlias,
+  roughlyKnown,
   columnMemory,
   inspectionCard,
   countLine,

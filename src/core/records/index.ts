@@ -23,6 +23,7 @@ export type { Phase } from './phase';
 export type { PoolModel } from './pool-model';
 export type { Price } from './price';
 export type { Reading } from './reading';
+export { ROUGH_AMOUNTS, type RoughAmount, type RoughlyKnown } from './roughly-known';
 export type { Scheme } from './scheme';
 export { CLOCK_ID, type SimulatedClock } from './simulated-clock';
 export type { Tray } from './tray';

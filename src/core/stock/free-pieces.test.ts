@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { AtHand } from '../mismatch';
+import { withAtHand } from './at-hand';
 import { addModification as begin, readLine } from '../workbench';
 import { freeAt, freeGrades, freeOf, grade, keptAt, stockAccount, type KeptAssembly } from '../ledger';
 import { asId, countingIds, type KeptAssemblyId } from '../shared/ids';
@@ -55,7 +55,7 @@ describe('what is free is one answer', () => {
     });
     expect(needOf(workbench)).toMatchObject({ planned: 4, fromStock: 0, missing: 4 });
     expect(pickList(workbench, 'tray')).toEqual([]);
-    expect(new AtHand(workbench).count(tile)).toBe(0);
+    expect(withAtHand(workbench, (at) => at.count(tile))).toBe(0);
     expect(placeholdersOf(workbench)).toEqual([]);
   });
 
@@ -63,7 +63,7 @@ describe('what is free is one answer', () => {
     const workbench = workbenchWith(2);
     expect(freeAt(workbench.built.balances, tray, tile, workbench.kept)).toBe(3);
     expect(lineTakes(workbench, '+4 tile 2x2 bark')).toMatchObject({ fromTray: 3, elsewhere: 1 });
-    expect(new AtHand(workbench).count(tile)).toBe(3);
+    expect(withAtHand(workbench, (at) => at.count(tile))).toBe(3);
     expect(needOf(workbenchWith(2, ['+4 tile 2x2 bark from own parts']))).toMatchObject({
       fromStock: 3,
       missing: 1,

@@ -1,3 +1,9 @@
+export { withAtHand } from './at-hand';
+export type { AtHand, Taken } from './at-hand';
+export { restsOnRough, ROUGH_PIECES, roughKey, roughlySaid, sayRoughly } from './roughly';
+export type { RestsOn } from './roughly';
+export { rarestLots, stockByColour } from './by-colour';
+export type { ColourStock, RareLot } from './by-colour';
 export { readTypedLot } from './typed-lot';
 export type { TypedLot, TypedLotProblem } from './typed-lot';
 export { addStock, giveBack, mergeTrays, moveStock, openLoans, takeFrom } from './stock';

@@ -1,10 +1,13 @@
 import { planWork, Workbench } from '../workbench';
 import type { Command, Source } from '../ledger';
 import {
+  added,
   BLANK_ENTRY,
   BLANK_INTENT,
+  donorAccount,
   grade,
   invertDiff,
+  joinDiffs,
   modelAccount,
   OUTSIDE,
   shippedAccount,
@@ -25,6 +28,7 @@ import {
   type TrayId,
   type ZoneId,
 } from '../shared/ids';
+import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import { el } from './world';
 
@@ -141,6 +145,47 @@ export function makeWorkbench({
     surroundings,
     plannedElsewhere: [],
     undoRedo: { undo: null, redo: null },
+  });
+}
+
+/** Breaks a box up for the build: its pieces lie in it. */
+export function withBox(
+  workbench: Workbench,
+  name: string,
+  lots: Readonly<Record<string, number>>,
+  build = TEST_BUILD,
+  price: number | null = 0,
+): Workbench {
+  const id = asId<CopyId>(`box ${name}`);
+  const entry: Entry = {
+    ...BLANK_ENTRY,
+    id: asId<EntryId>(`unpack ${name}`),
+    build,
+    kind: 'unpack',
+    loggedAt: '2026-01-02',
+    movements: Object.entries(lots).map(([element, qty]) => ({
+      element: element as ElementKey,
+      grade: grade('used'),
+      qty,
+      from: shippedAccount(id),
+      to: donorAccount(id),
+      worth: null,
+    })),
+  };
+  return did(workbench, {
+    label: '',
+    diff: joinDiffs(
+      added('copy', {
+        id,
+        build,
+        setName: name,
+        setCode: name,
+        condition: 'second-hand',
+        role: 'donor',
+        price,
+      }),
+      added('entry', entry),
+    ),
   });
 }
 

@@ -8,9 +8,32 @@ import {
   type Intent,
   type Modification,
 } from '../ledger';
+import { placeOf } from '../places';
+import type { Minor } from '../shared/money';
 import { asId, type EntryId, type ModificationId, type PhaseId, type ZoneId } from '../shared/ids';
 import type { Command, Source } from '../ledger';
 import type { Workbench } from './workbench';
+
+/** What some entries spend: minor units, and pieces that are bought without a known price. */
+export interface WorkCost {
+  readonly cost: Minor;
+  readonly unpriced: number;
+}
+
+/**
+ * What planned entries will cost: all they buy, at the prices that they are booked with. What a screen shows before a plan
+ * is made is asked here with the entries that would be made.
+ */
+export function costOfWork(entries: readonly Entry[]): WorkCost {
+  let [cost, unpriced] = [0, 0];
+  for (const e of entries)
+    for (const m of e.movements) {
+      if (placeOf(m.from) !== 'outside' || placeOf(m.to) !== 'model') continue;
+      if (m.worth === null) unpriced += m.qty;
+      else cost += m.worth * m.qty;
+    }
+  return { cost, unpriced };
+}
 
 /** A modification to be made with its entries prepared. */
 export interface Plan {

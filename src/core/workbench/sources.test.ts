@@ -1,64 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import {
-  BLANK_ENTRY,
-  BLANK_INTENT,
-  costsOf,
-  donorAccount,
-  draftEntry,
-  grade,
-  joinDiffs,
-  placeOf,
-  shippedAccount,
-  takeTally,
-  type Entry,
-  type Intent,
-} from '../ledger';
+import { BLANK_INTENT, costsOf, draftEntry, placeOf, takeTally, type Intent } from '../ledger';
 import { added } from '../ledger';
 import { bindToBoxes } from '../pool';
 import { between, pick, seededRandom } from '../shared/random';
-import { asId, type BuildId, type CopyId, type EntryId } from '../shared/ids';
+import { asId, type BuildId, type EntryId } from '../shared/ids';
 import { el } from '../testing/world';
-import { did, makeWorkbench, TEST_BUILD, testSource, zoneId } from '../testing/workbench';
-import { AtHand } from '../mismatch';
+import { did, makeWorkbench, TEST_BUILD, testSource, withBox, zoneId } from '../testing/workbench';
+import { withAtHand } from '../stock';
 import { addModification, type Workbench } from './index';
 
 const ash = el('brick 1x2', 'ash');
 const BOXES = ['Night tram', 'Lock house'];
-
-/** Breaks a box up for the build: its pieces lie in it. */
-function withBox(workbench: Workbench, name: string, lots: Record<string, number>, build = TEST_BUILD) {
-  const id = asId<CopyId>(`box ${name}`);
-  const entry: Entry = {
-    ...BLANK_ENTRY,
-    id: asId<EntryId>(`unpack ${name}`),
-    build,
-    kind: 'unpack',
-    loggedAt: '2026-01-02',
-    movements: Object.entries(lots).map(([element, qty]) => ({
-      element: element as typeof ash,
-      grade: grade('used'),
-      qty,
-      from: shippedAccount(id),
-      to: donorAccount(id),
-      worth: null,
-    })),
-  };
-  return did(workbench, {
-    label: '',
-    diff: joinDiffs(
-      added('copy', {
-        id,
-        build,
-        setName: name,
-        setCode: name,
-        condition: 'second-hand',
-        role: 'donor',
-        price: 0,
-      }),
-      added('entry', entry),
-    ),
-  });
-}
 
 /** A wall of slate, two boxes with ash to break up, own parts with more, and a price for it. */
 function yard(bound = false): Workbench {
@@ -233,7 +185,6 @@ describe('a yellowed piece is no white one', () => {
       zones: { Wall: ['40 brick 2x4 chalk', '3 brick 2x4 oyster'] },
       stock: ['9 brick 2x4 chalk yellowed', '1 brick 2x4 chalk'],
     });
-    const at = new AtHand(w);
-    expect(at.count(chalk)).toBe(1);
+    expect(withAtHand(w, (at) => at.count(chalk))).toBe(1);
   });
 });

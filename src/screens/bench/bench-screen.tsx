@@ -23,6 +23,7 @@ import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common
 import { BuildDialog } from './build-dialog';
 import { CameFromDialog } from './came-from-dialog';
 import { LogLine } from './log-line';
+import { CountLeftDialog } from './count-left-dialog';
 import { Consequences } from './consequences';
 import type { OpenDialog } from './dialogs';
 import { FigureSheet } from './figure-sheet';
@@ -33,6 +34,7 @@ import { SourcesDialog } from './sources-dialog';
 import { StateSheet } from './state-sheet';
 import { Tray } from './tray';
 import type { PickedFrom } from './tray-places';
+import { UnpricedDialog } from './unpriced-dialog';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchCommands } from './use-bench-commands';
 import { useBackground } from '../common/use-background';
@@ -99,6 +101,7 @@ function Bench() {
       setDialog({ dialog: 'act', element, ...(from ? { from } : {}) }),
     [],
   );
+  const countLeft = useCallback(() => setDialog({ dialog: 'countLeft' }), []);
   useBenchCommands(acts, background, !dialog);
   const leave = () => {
     set({ line: '', editing: null });
@@ -143,7 +146,7 @@ function Bench() {
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">
           <h1 className="sr-only">Bench of {workbench.records.build.get(workbench.build)?.name}</h1>
           <div className={clsx('min-h-0', side !== 'model' && 'max-lg:hidden')}>
-            <Tray onPick={pick} />
+            <Tray onPick={pick} onCountLeft={countLeft} />
           </div>
           <div className={clsx('min-h-0 min-w-0', side !== 'worklog' && 'max-lg:hidden')}>
             <Worklog dialogs={acts} />
@@ -226,6 +229,10 @@ function Sheets({ dialog, onClose, acts }: SheetsProps) {
       return <StateSheet state={dialog.state} scope={dialog.scope} onClose={onClose} />;
     case 'sources':
       return <SourcesDialog onClose={onClose} />;
+    case 'unpriced':
+      return <UnpricedDialog onClose={onClose} />;
+    case 'countLeft':
+      return <CountLeftDialog onClose={onClose} />;
     case 'cameFrom':
       return <CameFromDialog onClose={onClose} />;
     case 'zones':

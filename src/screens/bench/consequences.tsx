@@ -2,9 +2,11 @@
 
 import { memo } from 'react';
 import {
+  allIn,
   BLANK_INTENT,
   openPlaceholders,
   placeOf,
+  type AllIn,
   type Entry,
   type Figures,
   type OpenPlaceholder,
@@ -13,9 +15,9 @@ import {
 import { printIntent } from '@/core/log-line';
 import { toBuy } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { Button } from '@/ui/button';
+import { Button, Key } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { count, modNo, money, pieces, kinds, priced } from '@/ui/numbers';
+import { allInWords, count, modNo, money, pieces, kinds, priced } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
 import { PartStates } from '../common/part-states';
 import type { BenchDialogs } from './dialogs';
@@ -48,7 +50,13 @@ export const Consequences = memo(function Consequences({ dialogs }: { dialogs: B
         onOpen={(state) => dialogs.open({ dialog: 'state', state, scope })}
       />
       <Sources figures={figures} onOrder={() => dialogs.open({ dialog: 'sources' })} />
-      {scope.of !== 'zone' && <Costs figures={figures} />}
+      {scope.of !== 'zone' && (
+        <Costs
+          figures={figures}
+          whole={scope.of === 'build' ? allIn(workbench.planned, figures) : null}
+          onUnpriced={() => dialogs.open({ dialog: 'unpriced' })}
+        />
+      )}
       {modification && (
         <>
           <ToBuy entries={entries} onOrder={() => dialogs.open({ dialog: 'order', modification })} />
@@ -93,17 +101,25 @@ function Sources({ figures: f, onOrder }: { figures: Figures; onOrder: () => voi
 /** A part of the sum above it, or what is taken from it. */
 const isAside = (words: string): boolean => /^(of it|less) /.test(words);
 
-function Costs({ figures: f }: { figures: Figures }) {
+interface CostsProps {
+  readonly figures: Figures;
+  /** With the boxes that it began from: of a build alone. */
+  readonly whole: AllIn | null;
+  readonly onUnpriced: () => void;
+}
+
+function Costs({ figures: f, whole, onUnpriced }: CostsProps) {
   const rows: [string, string][] = [
     ['Out of pocket', priced(f.outOfPocket, f.boughtUnpriced)],
     ['of it postage and donor boxes', money(f.sharedCost)],
     ['Worth of all that goes in', priced(f.worthIn, f.unpriced)],
     ['less what comes back to hand', `− ${priced(f.worthBack, f.backUnpriced)}`],
     ['leaves', priced(f.worthIn - f.worthBack, f.unpriced + f.backUnpriced)],
+    ...(whole ? [['All in, with the boxes it began from', allInWords(whole)] as [string, string]] : []),
   ];
   return (
     <section className="border-rule border-t pt-3">
-      <h2 className="mb-1">What it costs, both ways</h2>
+      <h2 className="mb-1">What it costs, {whole ? 'three ways' : 'both ways'}</h2>
       <dl className="grid grid-cols-[3fr_2fr] gap-x-2">
         {rows.map(([words, amount]) => (
           <div key={words} className="contents">
@@ -114,9 +130,12 @@ function Costs({ figures: f }: { figures: Figures }) {
           </div>
         ))}
       </dl>
-      {f.unpriced > 0 && (
+      {f.unpriced + f.backUnpriced > 0 && (
         <p className="text-soft mt-1">
-          {pieces(f.unpriced)} have no known price. Add “at 0.12” to the line, or import a price list.
+          {pieces(f.unpriced + f.backUnpriced)} without a known price.{' '}
+          <Button onClick={onUnpriced}>
+            Price them… <Key>U</Key>
+          </Button>
         </p>
       )}
     </section>

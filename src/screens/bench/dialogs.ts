@@ -12,6 +12,8 @@ export type OpenDialog =
   | { readonly dialog: 'part'; readonly entry: Entry }
   | { readonly dialog: 'state'; readonly state: PartState; readonly scope: Scope }
   | { readonly dialog: 'sources' }
+  | { readonly dialog: 'unpriced' }
+  | { readonly dialog: 'countLeft' }
   | { readonly dialog: 'cameFrom' }
   | { readonly dialog: 'zones' }
   | { readonly dialog: 'whatIfs' }

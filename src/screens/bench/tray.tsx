@@ -8,14 +8,19 @@ import { Tabs } from 'radix-ui';
 import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { usePalette } from '@/ui/palette-context';
-import { Key } from '@/ui/button';
+import { Button, Key } from '@/ui/button';
 import { count, piecesOfKinds } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { conditionWords, lotsAt, trayPlaces, type PickedFrom, type TrayPlace } from './tray-places';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 
+interface TrayProps {
+  readonly onPick: OnPick;
+  readonly onCountLeft: () => void;
+}
+
 /** What lies on the model, or in a place that the build takes from, as drawn parts on the background. */
-export const Tray = memo(function Tray({ onPick }: { onPick: OnPick }) {
+export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
   const places = useTrayPlaces();
   const [chosen, setChosen] = useState('model');
   const place = places.find((p) => p.id === chosen) ?? places[0];
@@ -54,6 +59,11 @@ export const Tray = memo(function Tray({ onPick }: { onPick: OnPick }) {
         </Tabs.List>
         <Tabs.Content value={place.id} className="flex min-h-0 flex-1 flex-col" tabIndex={-1}>
           <Lots key={place.id} place={place} reading={asks} onPick={onPick} />
+          {place.from?.source === 'donor' && place.qty > 0 && (
+            <p className="border-background-rule border-t px-3 py-2">
+              <Button onClick={onCountLeft}>Count what is left…</Button>
+            </p>
+          )}
         </Tabs.Content>
       </Tabs.Root>
     </section>
@@ -185,8 +195,7 @@ function LotCell({ lot, where, onPick }: CellProps) {
     <button
       type="button"
       onClick={() => onPick(lot.element)}
-      aria-label={`${lot.qty} ${elementName(lot.element)}`}
-      aria-description={`${family}, ${condition}${where}`}
+      aria-label={`${lot.qty} ${elementName(lot.element)}, ${family}, ${condition}${where}`}
       title={`${elementName(lot.element)}, ${family}: ${condition}${where}`}
       className="bg-background-cell hover:bg-background-lit relative flex h-19 flex-col items-center rounded-md px-1 pt-3.5"
     >

@@ -68,6 +68,8 @@ export function useBenchCommands(
       { name: 'Brightness of the background', key: 'm', run: background.next },
       { name: 'What came from which box…', key: 'b', run: () => acts.open({ dialog: 'cameFrom' }) },
       { name: 'Where parts come from…', key: 'w', run: () => acts.open({ dialog: 'sources' }) },
+      { name: 'Price what has no price…', key: 'u', run: () => acts.open({ dialog: 'unpriced' }) },
+      { name: 'Count what is left in the boxes…', run: () => acts.open({ dialog: 'countLeft' }) },
       { name: 'Zones and phases…', key: 'z', run: () => acts.open({ dialog: 'zones' }) },
       { name: 'What-ifs…', run: () => acts.open({ dialog: 'whatIfs' }) },
       { name: 'Order all that is to buy…', run: () => acts.open({ dialog: 'order', modification: null }) },

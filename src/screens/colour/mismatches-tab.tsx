@@ -7,7 +7,8 @@ import type { ZoneId } from '@/core/shared/ids';
 import { readMoney } from '@/core/shared/money';
 import { Button, Key } from '@/ui/button';
 import { Input } from '@/ui/field';
-import { money } from '@/ui/numbers';
+import { costOfWork } from '@/core/workbench';
+import { money, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
@@ -50,18 +51,22 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
       (f) => byHand.get(f.mismatch.id) ?? isProposed(f),
     );
   }, [audit, budget, byHand]);
-  const cost = chosen.reduce((s, f) => s + (f.cost ?? 0), 0);
   const shows = chosen.reduce((s, f) => s + f.mismatch.shows, 0);
-  useEffect(() => {
+  // What the chosen ones cost is asked of the entries that would be made: it is what will be booked.
+  const tried = useMemo(() => {
     void version;
-    if (chosen.length === 0) return onTry(null);
-    const { entries } = planFixes(workbench, chosen, { newId: tryIds(), now: '' });
+    return chosen.length === 0 ? [] : planFixes(workbench, chosen, { newId: tryIds(), now: '' }).entries;
+  }, [workbench, version, chosen]);
+  const { cost, unpriced } = costOfWork(tried);
+  useEffect(() => {
+    const entries = tried;
+    if (entries.length === 0) return onTry(null);
     onTry(
       workbench.planned.trying(entries, [], () =>
         takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
       ),
     );
-  }, [workbench, version, chosen, onTry]);
+  }, [workbench, tried, onTry]);
   const plan = () => {
     if (chosen.length === 0) return;
     const work = planFixes(workbench, chosen, source());
@@ -138,7 +143,7 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
           />
           <p className="text-soft">{marginal(audit, budget)}</p>
           <p>
-            <b>{chosen.length}</b> chosen for <b>{money(cost)}</b>: fixes{' '}
+            <b>{chosen.length}</b> chosen for <b>{priced(cost, unpriced)}</b>: fixes{' '}
             <b>{Math.round((100 * shows) / Math.max(1e-9, audit.shows))} %</b> of what is visible.
           </p>
           <Button look="main" disabled={chosen.length === 0} onClick={plan}>

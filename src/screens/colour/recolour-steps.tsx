@@ -3,16 +3,32 @@
 import type { RecolourPlan } from '@/core/recolouring';
 import type { ZoneId } from '@/core/shared/ids';
 import { Check } from '@/ui/field';
-import { count, money, priced } from '@/ui/numbers';
+import type { WorkCost } from '@/core/workbench';
+import { count, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+
+const costWords = ({ cost, unpriced }: WorkCost): string => priced(cost, unpriced);
+
+/** What is spent when a step is done, over the chosen ones up to it. */
+function spentBy(plan: RecolourPlan, costs: ReadonlyMap<ZoneId, WorkCost>, step: number): WorkCost {
+  let [cost, unpriced] = [0, 0];
+  for (const s of plan.steps.slice(0, step + 1)) {
+    cost += costs.get(s.zone)?.cost ?? 0;
+    unpriced += costs.get(s.zone)?.unpriced ?? 0;
+  }
+  return { cost, unpriced };
+}
 
 /** The steps of a recolouring, zone by zone: each can be left out. */
 export function RecolourSteps({
   plan,
+  costs,
   without,
   onWithout,
 }: {
   plan: RecolourPlan;
+  /** What each chosen step costs as it will be booked. */
+  costs: ReadonlyMap<ZoneId, WorkCost>;
   without: ReadonlySet<ZoneId>;
   onWithout: (without: ReadonlySet<ZoneId>) => void;
 }) {
@@ -55,8 +71,8 @@ export function RecolourSteps({
               />
             </th>
             <td className="px-2">{count(s.pieces)}</td>
-            <td className="px-2">{priced(s.cost, s.unpriced)}</td>
-            <td className="px-2">{money(s.spent)}</td>
+            <td className="px-2">{costWords(costs.get(s.zone) ?? s)}</td>
+            <td className="px-2">{without.has(s.zone) ? '' : costWords(spentBy(plan, costs, i))}</td>
             <td className="px-2">
               <span className="inline-flex items-center gap-2">
                 <span aria-hidden className="border-ink bg-sheet inline-block h-2.5 w-24 border">

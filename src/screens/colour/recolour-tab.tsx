@@ -1,12 +1,12 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { mapName, planRecolour, planSteps, type ColourMap } from '@/core/recolouring';
+import { mapName, planRecolour, planSteps, stepCosts, type ColourMap } from '@/core/recolouring';
 import { seenLots, type Register } from '@/core/mismatch';
 import { takeTally, type Tally } from '@/core/ledger';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { Button, Key } from '@/ui/button';
-import { count, money, pieces } from '@/ui/numbers';
+import { count, money, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { thisYear } from '../common/use-register';
 import { useCommands } from '../commands';
@@ -41,23 +41,25 @@ export function RecolourTab({
     void version;
     return planRecolour(workbench, map, register, thisYear());
   }, [workbench, version, map, register]);
-  const steps = plan.steps.filter((s) => !without.has(s.zone));
-  const chosenCost = steps.reduce((s, x) => s + x.cost, 0);
+  const steps = useMemo(() => plan.steps.filter((s) => !without.has(s.zone)), [plan, without]);
+  const costs = useMemo(() => stepCosts(workbench, plan, steps), [workbench, plan, steps]);
+  const chosenCost = costs.reduce((s, x) => s + x.cost, 0);
+  const unpriced = costs.reduce((s, x) => s + x.unpriced, 0);
   useEffect(() => {
     if (plan.lots.length === 0) return onTry(null);
-    const kept = plan.steps.filter((s) => !without.has(s.zone));
     let n = 0;
-    const { entries } = planSteps(workbench, plan, kept, 'try', { newId: () => `try-${n++}`, now: '' });
+    const { entries } = planSteps(workbench, plan, steps, 'try', { newId: () => `try-${n++}`, now: '' });
     onTry(
       workbench.planned.trying(entries, [], () =>
         takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
       ),
     );
-  }, [workbench, plan, without, onTry]);
+  }, [workbench, plan, steps, onTry]);
   const commit = () => {
     if (steps.length > 0) perform(planSteps(workbench, plan, steps, mapName(map), source()));
     setPairs(new Map());
   };
+  const roughly = plan.lots.reduce((s, l) => s + l.roughly, 0);
   useCommands([{ name: 'Plan the recolouring', key: 'p', run: commit }]);
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[400px_1fr]">
@@ -74,19 +76,24 @@ export function RecolourTab({
         <h1 className="text-[21px] leading-tight">
           {pairs.size === 0
             ? 'Choose what is to become what.'
-            : `${pieces(plan.pieces)} can change for ${money(plan.cost)}; ${count(plan.left.reduce((s, l) => s + l.qty, 0))} stay.`}
+            : `${pieces(plan.pieces)} can change for ${money(plan.cost)}${steps.length < plan.steps.length ? ' in all' : ''}; ${count(plan.left.reduce((s, l) => s + l.qty, 0))} stay.`}
         </h1>
         <p className="text-soft mb-3">
           {pairs.size === 0
             ? 'Map one colour or several at once. The plan, its cost and what is not available appear here as you choose.'
-            : `${count(plan.lots.reduce((s, l) => s + l.atHand, 0))} are at hand, ${count(plan.lots.reduce((s, l) => s + l.toBuy, 0))} to buy${plan.unpriced > 0 ? `, ${count(plan.unpriced)} of them without a known price` : ''}.`}
+            : `${count(plan.lots.reduce((s, l) => s + l.atHand, 0))} are at hand, ${count(plan.lots.reduce((s, l) => s + l.toBuy, 0))} to buy${roughly > 0 ? `, ${count(roughly)} own and uncounted` : ''}${plan.unpriced > 0 ? `, ${count(plan.unpriced)} of them without a known price` : ''}.`}
         </p>
         {plan.steps.length > 0 && (
           <>
-            <RecolourSteps plan={plan} without={without} onWithout={setWithout} />
+            <RecolourSteps
+              plan={plan}
+              costs={new Map(steps.map((s, i) => [s.zone, costs[i]!]))}
+              without={without}
+              onWithout={setWithout}
+            />
             <Button look="main" disabled={steps.length === 0} onClick={commit}>
-              Plan {steps.length === 1 ? 'this step' : `these ${steps.length} steps`}, {money(chosenCost)}{' '}
-              <Key>P</Key>
+              Plan {steps.length === 1 ? 'this step' : `these ${steps.length} steps`},{' '}
+              {priced(chosenCost, unpriced)} <Key>P</Key>
             </Button>
           </>
         )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSearchParams } from 'next/navigation';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useState } from 'react';
 import type { Command } from '../commands/use-commands';
@@ -44,7 +45,9 @@ export function usePartHere<const T extends string>(
   parts: readonly { readonly name: T; readonly words: string }[],
   first: T,
 ): [T, (part: T) => void, Command[]] {
-  const [part, setPart] = useState<T>(first);
+  // A link may name one to begin with.
+  const named = useSearchParams().get('part');
+  const [part, setPart] = useState<T>(parts.find((p) => p.name === named)?.name ?? first);
   return [part, setPart, commandsFor(parts, setPart)];
 }
 

@@ -14,8 +14,10 @@ import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePartHere } from '../common/use-part';
 import { WithStock } from '../common/with-stock';
+import { ByColourTab } from './by-colour-tab';
 import { LentTab } from './lent-tab';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
+import { RoughlyTab } from './roughly-tab';
 import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
 import { ClaimsTab } from './claims-tab';
@@ -25,6 +27,8 @@ const PARTS = [
   { name: 'claims', words: 'Asked for by builds' },
   { name: 'lent', words: 'Lent out' },
   { name: 'together', words: 'Buy together' },
+  { name: 'colours', words: 'By colour' },
+  { name: 'roughly', words: 'Roughly known' },
 ] as const;
 
 /** Own parts, shared by every build: trays of drawn parts, who is to have what, and what is out on loan. */
@@ -96,6 +100,12 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
             </TabPart>
             <TabPart name="lent" className="flex min-h-0 flex-1 flex-col">
               <LentTab stock={stock} acts={acts} />
+            </TabPart>
+            <TabPart name="colours" className="flex min-h-0 flex-1 flex-col">
+              <ByColourTab stock={stock} palette={palette} priceOf={priceOf} />
+            </TabPart>
+            <TabPart name="roughly" className="flex min-h-0 flex-1 flex-col">
+              <RoughlyTab stock={stock} acts={acts} palette={palette} />
             </TabPart>
             <TabPart name="together" className="flex min-h-0 flex-1 flex-col">
               <TogetherTab stock={stock} acts={acts} palette={palette} />

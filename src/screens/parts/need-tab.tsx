@@ -1,6 +1,8 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
+import { restsOnRough } from '@/core/stock';
 import { elementName } from '@/core/parts';
 import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/need';
 import { Button } from '@/ui/button';
@@ -55,6 +57,7 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
       >
         <PlaceholdersPanel />
         <WaitingPanel />
+        <RestsOnRough />
         {need.runningLow.length > 0 && (
           <section className="mb-5">
             <h2 className="mb-1">Running low</h2>
@@ -109,6 +112,40 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
         </ul>
       </aside>
     </div>
+  );
+}
+
+/** What plans take from own parts that nobody counted: what to count first. */
+function RestsOnRough() {
+  const workbench = useBuild((s) => s.workbench);
+  const rests = restsOnRough(workbench);
+  if (rests.length === 0) return null;
+  const n = rests.reduce((s, r) => s + r.planned, 0);
+  return (
+    <section className="mb-5">
+      <h2 className="mb-1">Count these first</h2>
+      <p className="text-soft mb-1">
+        {pieces(n)} of what is planned {n === 1 ? 'is' : 'are'} your own and uncounted.
+      </p>
+      <ul>
+        {rests.slice(0, 8).map((r) => (
+          <li key={r.element} className="flex min-h-9 items-center gap-2">
+            <Glyph element={r.element} size={28} />
+            <span className="flex-1">
+              {count(r.planned)} {elementName(r.element)}:{' '}
+              {r.said === null
+                ? 'nothing is said of these'
+                : r.planned > r.pieces
+                  ? `you said “${r.said}”, which may not do`
+                  : `you said “${r.said}”`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Link href="/own-parts?part=roughly" className="underline">
+        Say what you have, roughly
+      </Link>
+    </section>
   );
 }
 

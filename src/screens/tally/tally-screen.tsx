@@ -4,11 +4,12 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Workbench, type BuildSnapshot, phasesOf } from '@/core/workbench';
 import {
+  allIn,
   costsOf,
   openPlaceholders,
   sparesAccount,
   takeTally,
-  worthOf,
+  type AllIn,
   type Tally,
   type Books,
   type Figures,
@@ -18,7 +19,7 @@ import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
+import { allInWords, count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
@@ -35,7 +36,6 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   const build = workbench.records.build.get(workbench.build);
   const tally = takeTally(books, { of: 'build' }, workbench.priceOf);
   const f = tally.figures;
-  const copies = [...workbench.records.copy.values()];
   return (
     <PaletteProvider palette={workbench.palette}>
       <div className="flex min-h-dvh flex-col">
@@ -79,10 +79,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
             figures={f}
             spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
             boxes={tally.inBoxes}
-            paid={worthOf(
-              copies.filter((c) => c.role === 'base').map((c) => ({ qty: 1, price: c.price })),
-              (c) => c.price,
-            )}
+            whole={allIn(books, f)}
           />
           <div className="mb-6 max-w-md break-inside-avoid">
             <PartStates
@@ -162,12 +159,12 @@ function Costs({
   figures,
   spares,
   boxes,
-  paid,
+  whole,
 }: {
   figures: Figures;
   spares: string;
   boxes: Tally['inBoxes'];
-  paid: { worth: number; unpriced: number };
+  whole: AllIn;
 }) {
   const cost = costsOf(figures);
   const cells: [string, string, string][] = [
@@ -187,9 +184,9 @@ function Costs({
       `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
     ],
     [
-      knownMoney(paid.worth, paid.unpriced),
-      'paid for the boxes',
-      `not in the cost of the mod${paid.unpriced > 0 && paid.worth > 0 ? `; ${count(paid.unpriced)} without a known price` : ''}`,
+      allInWords(whole),
+      'all in, with the boxes it began from',
+      `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
     ],
   ];
   return (

@@ -56,6 +56,7 @@ export const LEFT_WORDS: Readonly<Record<LeftBecause, string>> = {
   hidden: 'hidden',
   'never made': 'never made in it',
   'no longer made': 'no longer made',
+  'not in its boxes': 'not in the boxes that it is bound to',
 };
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
@@ -87,7 +88,9 @@ export function fixSource(f: Fix): string {
   const parts = [
     f.planned > 0 ? `${f.planned} planned` : '',
     f.fromSpares > 0 ? `${f.fromSpares} from the spares` : '',
+    f.fromBoxes > 0 ? `${f.fromBoxes} from its boxes` : '',
     f.fromStock > 0 ? `${f.fromStock} from own parts` : '',
+    f.roughly > 0 ? `${f.roughly} own, uncounted` : '',
     f.toBuy > 0 ? `buy ${f.toBuy}${each}` : '',
   ];
   return parts.filter(Boolean).join(', ');
