@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { changed, goneAccount, removed, stockAccount, STOCK_SCOPE, added, type Diff } from '@/core/ledger';
+import {
+  BLANK_ORDER,
+  changed,
+  goneAccount,
+  removed,
+  stockAccount,
+  STOCK_SCOPE,
+  added,
+  type Diff,
+} from '@/core/ledger';
 import { asId, type ActionId, type PoolModelId, type WaitingId } from '@/core/shared/ids';
 import { keepWhole, mergeTrays, moveStock, openLoans, takeFrom, type StockLot } from '@/core/stock';
 import { el } from '@/core/testing/world';
@@ -101,6 +110,7 @@ describe('own parts shared by builds', () => {
       id: asId<never>('order'),
       build: one.build,
       seller: 'Gull',
+      ...BLANK_ORDER,
       postage: 200,
       due: '2026-12-01',
       placedAt: NOW.toISOString(),

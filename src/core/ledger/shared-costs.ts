@@ -25,7 +25,7 @@ interface Weight {
 /**
  * Postage and donor prices shared out by largest remainder, per entry, in minor units.
  *
- * - An order's postage goes to its `order` entries, by the money of their lines.
+ * - An order's postage and fees, less what was refunded, go to its `order` entries, by the money of their lines.
  * - A donor's price goes to the entries that took pieces from it, by the worth of those pieces; what is still in the
  *   box, or on its way sealed in it, stays with the entry that brought it.
  *
@@ -39,20 +39,26 @@ export function sharedCosts(
 ): Map<EntryId, Minor> {
   const shares = new Map<EntryId, Minor>();
   const sorted = entries.filter(takesShare).sort((a, b) => (a.id < b.id ? -1 : 1));
-  for (const [id, order] of orders) share(shares, order.postage, orderWeights(sorted, id));
+  for (const [id, order] of orders) share(shares, aroundParts(order), orderWeights(sorted, id));
   for (const copy of copies.values())
     if (copy.role === 'donor') share(shares, copy.price ?? 0, donorWeights(sorted, copy.id));
   return shares;
 }
 
+/** What an order cost beside its parts: postage and fees, less what the seller gave back. May be below nothing. */
+export const aroundParts = (o: Pick<Order, 'postage' | 'fees' | 'refund'>): Minor =>
+  o.postage + o.fees - o.refund;
+
 function share(shares: Map<EntryId, Minor>, total: Minor, weights: readonly Weight[]): void {
   if (weights.length === 0) return;
+  // More given back than was paid around the parts is shared the same way, and taken off.
+  const sign = total < 0 ? -1 : 1;
   splitByLargestRemainder(
-    total,
+    Math.abs(total),
     weights.map((w) => w.weight),
   ).forEach((amount, i) => {
     const entry = weights[i]?.entry;
-    if (entry) shares.set(entry, (shares.get(entry) ?? 0) + amount);
+    if (entry) shares.set(entry, (shares.get(entry) ?? 0) + sign * amount);
   });
 }
 

@@ -2,7 +2,7 @@ import type { Source } from '../ledger';
 import type { Workbench } from '../workbench';
 import { added, BLANK_ENTRY, joinDiffs, type Diff } from '../ledger';
 import { orderAccount, shippedAccount, type AccountKey, type Grade } from '../places';
-import type { Copy, Entry, Order } from '../records';
+import { BLANK_ORDER, type Copy, type Entry, type Order } from '../records';
 import type { ElementKey } from '../parts';
 import { asId, type CopyId, type EntryId, type OrderId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -35,7 +35,8 @@ export function buyBox(
     id: asId<OrderId>(source.newId()),
     build: workbench.build,
     seller: box.seller,
-    postage: 0,
+    ...BLANK_ORDER,
+    simulated: true,
     due: addDays(today, box.days),
     placedAt: source.now,
   };

@@ -1,5 +1,21 @@
 export { ORDERS_COLUMNS, PICK_COLUMNS, ordersCsv, pickCsv } from './parts-csv';
 export { placePlan, placeTogether } from './place-plan';
 export { awaited, boxOf, receiveOrder } from './receive-order';
+export {
+  answerClaim,
+  askClaim,
+  cancelling,
+  cancelOrder,
+  chaseOrder,
+  claimsOfBuild,
+  closeClaim,
+  refundClaim,
+  refundOrder,
+  sendAgain,
+  waitUntil,
+} from './parcel-claims';
+export type { Cancelling } from './parcel-claims';
+export { recordOf, sellerRecords } from './seller-record';
+export type { SellerRecord } from './seller-record';
 export type { ParcelNews, ParcelQuestion } from './parcel-news';
-export type { AwaitedLot } from './receive-order';
+export type { AwaitedLot, Remainder } from './receive-order';

@@ -2,7 +2,7 @@ import type { Command, Source } from '../ledger';
 import type { Workbench } from '../workbench';
 import { added, BLANK_ENTRY, changed, joinDiffs, type Diff } from '../ledger';
 import { orderAccount, OUTSIDE, type AccountKey, type Grade } from '../places';
-import type { Entry, Movement } from '../records';
+import { BLANK_ORDER, type Entry, type Movement } from '../records';
 import type { BuyingPlan } from '../sourcing';
 import type { ElementKey } from '../parts';
 import { asId, type EntryId, type ModificationId, type OrderId } from '../shared/ids';
@@ -117,6 +117,8 @@ export function placeTogether(
           id,
           build: workbench.build,
           seller: parcel.name,
+          ...BLANK_ORDER,
+          simulated: true,
           postage: postage[i] ?? 0,
           due: addDays(today, parcel.days),
           placedAt: source.now,

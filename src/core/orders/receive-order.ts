@@ -13,9 +13,9 @@ import {
   type Grade,
 } from '../places';
 import { added, changed, joinDiffs, type Diff } from '../ledger';
-import type { Copy, Movement, Order } from '../records';
+import type { ClaimKind, Copy, Movement, Order, ParcelClaim } from '../records';
 import type { ElementKey } from '../parts';
-import type { CopyId, TrayId } from '../shared/ids';
+import { asId, type CopyId, type ParcelClaimId, type TrayId } from '../shared/ids';
 
 /** What waits at an order. */
 export interface AwaitedLot {
@@ -51,10 +51,14 @@ export interface ParcelGoal {
   readonly rest: TrayId | null;
 }
 
+/** What becomes of pieces that did not come: they are still to come, or are claimed as not there, wrong or damaged. */
+export type Remainder = 'to come' | ClaimKind;
+
 /**
  * Counts a parcel in: what plans wait for goes to the spares, and they take it from there, or straight onto the model;
  * what no plan waits for goes to the spares or to a tray. A box stays together instead, as a donor that plans take from.
- * What did not come, or came wrong, is claimed: it leaves the order as missing, and the plans need it again.
+ * What did not come is still to come, or is claimed: then it leaves the order as missing, the plans need it again, and a claim
+ * stays until the seller has answered.
  */
 export function receiveOrder(
   workbench: Workbench,
@@ -62,12 +66,15 @@ export function receiveOrder(
   came: (lot: AwaitedLot) => number,
   source: Source,
   goal: ParcelGoal = { straightOn: false, rest: null },
+  remainder: (lot: AwaitedLot) => Remainder = () => 'short',
 ): Command {
   const at = orderAccount(order.id);
   const box = boxOf(workbench, order);
   const hand = box ? donorAccount(box.id) : sparesAccount(workbench.build);
   const there = awaited(workbench, order).map((l) => ({ ...l, came: Math.max(0, Math.min(l.qty, came(l))) }));
   const left = new Map(there.map((l) => [keyOf(l), l.came]));
+  /** What stays at the order, since it is still to come. */
+  const later = new Map(there.map((l) => [keyOf(l), remainder(l) === 'to come' ? l.qty - l.came : 0]));
   const [placed, kept] = [new Map<string, number>(), new Map<string, number>()];
   const diffs: Diff[] = [];
   for (const e of workbench.entries) {
@@ -77,12 +84,21 @@ export function receiveOrder(
       const n = Math.min(m.qty, left.get(keyOf(m)) ?? 0);
       count(left, keyOf(m), -n);
       const got = n > 0 ? [{ ...m, qty: n }] : [];
-      return n < m.qty ? [...got, { ...m, qty: m.qty - n, from: OUTSIDE }] : got;
+      const wait = Math.min(m.qty - n, later.get(keyOf(m)) ?? 0);
+      count(later, keyOf(m), -wait);
+      const waits = wait > 0 ? [{ ...m, qty: wait, from: WAITS }] : [];
+      const again = m.qty - n - wait;
+      return [...got, ...waits, ...(again > 0 ? [{ ...m, qty: again, from: OUTSIDE }] : [])];
     });
     const whole = goal.straightOn && e.whatIf === null && next.every((m) => m.from === at || isOff(m));
-    const movements = whole ? next : next.map((m) => (m.from === at ? { ...m, from: hand } : m));
+    const movements = next.map((m) =>
+      m.from === WAITS ? { ...m, from: at } : m.from === at && !whole ? { ...m, from: hand } : m,
+    );
     for (const m of next) if (m.from === at) count(whole ? placed : kept, keyOf(m), m.qty);
-    diffs.push(changed('entry', e, { movements, order: null, ...(whole ? { state: 'done' as const } : {}) }));
+    const waiting = next.some((m) => m.from === WAITS) ? e.order : null;
+    diffs.push(
+      changed('entry', e, { movements, order: waiting, ...(whole ? { state: 'done' as const } : {}) }),
+    );
   }
   const rest = goal.rest && !box ? stockAccount(goal.rest) : hand;
   const movements = there.flatMap((l): Movement[] => {
@@ -94,15 +110,46 @@ export function receiveOrder(
     return [
       ...move(toHand, hand),
       ...(rest === hand ? [] : move(over, rest)),
-      ...move(l.qty - l.came, goneAccount('missing')),
+      ...(remainder(l) === 'to come' ? [] : move(l.qty - l.came, goneAccount('missing'))),
     ];
   });
   if (movements.length > 0) {
     const counted = transferOf(workbench, movements, `received from ${order.seller}`, source);
     diffs.unshift(added('entry', { ...counted, order: order.id }));
   }
-  return { label: `receive from ${order.seller}`, diff: joinDiffs(...diffs) };
+  const claims = there.flatMap((l): ParcelClaim[] => {
+    const kind = remainder(l);
+    return kind === 'to come' || l.came === l.qty ? [] : [claimOf(order, l, l.qty - l.came, kind, source)];
+  });
+  return {
+    label: `receive from ${order.seller}`,
+    diff: joinDiffs(...diffs, added('parcelClaim', ...claims)),
+  };
 }
+
+/** Marks, while it is worked out, what of a plan still waits at the order. */
+const WAITS = orderAccount(asId('still to come'));
+
+const claimOf = (
+  order: Order,
+  { element, grade }: AwaitedLot,
+  qty: number,
+  kind: ClaimKind,
+  source: Source,
+): ParcelClaim => ({
+  id: asId<ParcelClaimId>(source.newId()),
+  build: order.build,
+  order: order.id,
+  element,
+  grade,
+  qty,
+  kind,
+  foundAt: source.now.slice(0, 10),
+  askedAt: null,
+  answer: '',
+  end: null,
+  refund: 0,
+});
 
 const keyOf = (l: Pick<Movement, 'element' | 'grade'>): string => `${l.element}|${l.grade}`;
 const isOff = (m: Movement): boolean => placeOf(m.from) === 'model';

@@ -18,6 +18,7 @@ import { leftMismatch } from './left-mismatch';
 import { madeIn } from './made-in';
 import { modification } from './modification';
 import { order } from './order';
+import { parcelClaim } from './parcel-claim';
 import { phase } from './phase';
 import { poolModel } from './pool-model';
 import { price } from './price';
@@ -44,6 +45,7 @@ export const RECORDS = [
   whatIf,
   assembly,
   order,
+  parcelClaim,
   tray,
   price,
   customColour,

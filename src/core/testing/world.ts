@@ -4,6 +4,7 @@ import {
   Books,
   BLANK_ENTRY,
   BLANK_INTENT,
+  BLANK_ORDER,
   CONDITIONS,
   donorAccount,
   draftEntry,
@@ -100,7 +101,10 @@ export const COPIES = new Map<string, Copy>(
   ]),
 );
 export const ORDERS = new Map<string, Order>([
-  [ORDER, { id: ORDER, build: BUILD, seller: 'Someone', postage: 345, due: '', placedAt: '2026-01-01' }],
+  [
+    ORDER,
+    { id: ORDER, build: BUILD, ...BLANK_ORDER, seller: 'Someone', postage: 345, placedAt: '2026-01-01' },
+  ],
 ]);
 export const PRICES: readonly Price[] = ELEMENTS.slice(0, 30).map((element, i) => ({
   id: element,

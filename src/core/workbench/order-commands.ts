@@ -1,6 +1,7 @@
 import {
   added,
   BLANK_ENTRY,
+  BLANK_ORDER,
   changed,
   joinDiffs,
   orderAccount,
@@ -21,8 +22,9 @@ export const toBuy = (entries: readonly Entry[]): Entry[] =>
 /** An order as it was placed, anywhere. */
 export interface PlacedOrder {
   readonly seller: string;
-  /** Postage and fees together. */
   readonly postage: Minor;
+  /** What else was paid for the parcel; left out = nothing. */
+  readonly fees?: Minor;
   /** The day it is expected on; empty = not known. */
   readonly due: string;
   /** The day it was placed on; left out = now. */
@@ -56,10 +58,17 @@ export function placeOrder(
   parcel: PlacedOrder,
   source: Source,
 ): Command {
-  const { seller, postage, due, placedAt = source.now, prices = new Map<string, Minor | null>() } = parcel;
+  const {
+    seller,
+    postage,
+    fees = 0,
+    due,
+    placedAt = source.now,
+    prices = new Map<string, Minor | null>(),
+  } = parcel;
   const id = asId<OrderId>(source.newId());
   const at = orderAccount(id);
-  const order: Order = { id, build: workbench.build, seller, postage, due, placedAt };
+  const order: Order = { id, build: workbench.build, ...BLANK_ORDER, seller, postage, fees, due, placedAt };
   const paid = (m: Movement): Movement => {
     const price = prices.get(boughtKey(m));
     return price === undefined ? m : { ...m, worth: price };

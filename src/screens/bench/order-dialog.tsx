@@ -10,7 +10,9 @@ import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, money, pieces, priced } from '@/ui/numbers';
+import { recordOf } from '@/core/orders';
 import { entriesOf, useBuild } from '../common/build-store';
+import { sellerWords, useSellers } from '../common/use-sellers';
 
 /** An amount as it is typed: undefined when it is none, null where nothing is typed. */
 const typed = (text: string): Minor | null | undefined => (text.trim() ? readMoney(text) : null);
@@ -31,6 +33,9 @@ export function OrderDialog({
   const source = useBuild((s) => s.source);
   const [seller, setSeller] = useState('');
   const [postage, setPostage] = useState('');
+  const [fees, setFees] = useState('');
+  const sellers = useSellers(workbench.records);
+  const record = seller.trim() ? recordOf(sellers, seller) : undefined;
   const [placed, setPlaced] = useState(() => new Date().toISOString().slice(0, 10));
   const [due, setDue] = useState('');
   const pool = modification
@@ -43,20 +48,27 @@ export function OrderDialog({
   const textOf = (key: string, worth: Minor | null) =>
     texts.get(key) ?? (worth === null ? '' : moneyAsDecimal(worth));
   const prices = new Map(kinds.map(({ key, lot }) => [key, typed(textOf(key, lot.worth))]));
-  const carriage = typed(postage);
-  const bad = [...prices.values(), carriage].includes(undefined);
+  const [carriage, charges] = [typed(postage), typed(fees)];
+  const bad = [...prices.values(), carriage, charges].includes(undefined);
   const cost = worthOf(
     kinds.map(({ key, lot }) => ({ qty: lot.qty, price: prices.get(key) ?? null })),
     (l) => l.price,
   );
-  const total = priced(cost.worth + (carriage ?? 0), cost.unpriced);
+  const total = priced(cost.worth + (carriage ?? 0) + (charges ?? 0), cost.unpriced);
   const order = () => {
     if (!seller.trim() || bad) return;
     // What nobody touched keeps its planned price, entry by entry.
     const said = new Map(
       [...prices].flatMap(([key, p]) => (texts.has(key) ? [[key, p ?? null] as const] : [])),
     );
-    const parcel = { seller: seller.trim(), postage: carriage ?? 0, due, placedAt: placed, prices: said };
+    const parcel = {
+      seller: seller.trim(),
+      postage: carriage ?? 0,
+      fees: charges ?? 0,
+      due,
+      placedAt: placed,
+      prices: said,
+    };
     perform(placeOrder(workbench, buying, parcel, source()));
     onClose();
   };
@@ -111,12 +123,21 @@ export function OrderDialog({
             className="min-w-0"
           />
         </Field>
-        <Field label="Postage and fees">
+        <Field label="Postage">
           <Input
             value={postage}
             placeholder="0.00"
             onChange={(e) => setPostage(e.target.value)}
             aria-invalid={carriage === undefined}
+            className="min-w-0"
+          />
+        </Field>
+        <Field label="Fees">
+          <Input
+            value={fees}
+            placeholder="0.00"
+            onChange={(e) => setFees(e.target.value)}
+            aria-invalid={charges === undefined}
             className="min-w-0"
           />
         </Field>
@@ -138,6 +159,11 @@ export function OrderDialog({
             className="min-w-0"
           />
         </Field>
+        {record && (
+          <p role="status" className="col-span-full">
+            From your own orders: {sellerWords(record)}.
+          </p>
+        )}
         {bad && (
           <p role="alert" className="col-span-full">
             ▲ One of the amounts is not a price. Write 3.45, or nothing where it is not known.

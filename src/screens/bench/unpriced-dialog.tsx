@@ -65,7 +65,8 @@ export function UnpricedDialog({ onClose }: { onClose: () => void }) {
                 {elementName(l.element)}
                 <span className="text-faint">
                   {l.isNew ? ' new' : ' used'}
-                  {l.bought > 0 && `, ${count(l.bought)} bought`} · entries{' '}
+                  {l.bought > 0 && `, ${count(l.bought)} bought`} ·{' '}
+                  {l.entries.length === 1 ? 'entry' : 'entries'}{' '}
                   {l.entries
                     .slice(0, 4)
                     .map((e) => e.no)

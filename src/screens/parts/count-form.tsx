@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
-import { boxOf, receiveOrder, type AwaitedLot, type ParcelNews } from '@/core/orders';
+import { boxOf, receiveOrder, type AwaitedLot, type ParcelNews, type Remainder } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Check, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -41,13 +41,31 @@ export function CountForm({
   );
   const [straightOn, setStraightOn] = useState(false);
   const [rest, setRest] = useState<TrayId | null>(null);
-  const lack = lots.reduce((s, l) => s + l.qty - (came.get(key(l)) ?? 0), 0);
+  /** What becomes of what did not come: of a simulated parcel it is known to be wrong or missing, else it may still come. */
+  const [fates, setFates] = useState<ReadonlyMap<string, Remainder>>(new Map());
+  const fateOf = (l: AwaitedLot): Remainder =>
+    fates.get(key(l)) ??
+    (news || box ? (lacksOf(l).wrong > lacksOf(l).short ? 'wrong' : 'short') : 'to come');
+  const lacking = lots.filter((l) => l.qty > (came.get(key(l)) ?? 0));
+  const sum = (fate: (f: Remainder) => boolean) =>
+    lacking.reduce((s, l) => s + (fate(fateOf(l)) ? l.qty - (came.get(key(l)) ?? 0) : 0), 0);
+  const claimed = sum((f) => f !== 'to come');
+  const later = sum((f) => f === 'to come');
   return (
     <form
       className="mt-2"
       onSubmit={(e) => {
         e.preventDefault();
-        perform(receiveOrder(workbench, order, (l) => came.get(key(l)) ?? 0, source(), { straightOn, rest }));
+        perform(
+          receiveOrder(
+            workbench,
+            order,
+            (l) => came.get(key(l)) ?? 0,
+            source(),
+            { straightOn, rest },
+            fateOf,
+          ),
+        );
         onDone();
       }}
     >
@@ -84,6 +102,18 @@ export function CountForm({
                 }
                 className="w-20"
               />
+              {l.qty > (came.get(key(l)) ?? 0) && (
+                <Select
+                  aria-label={`${elementName(l.element)}: the others`}
+                  value={fateOf(l)}
+                  onChange={(e) => setFates(new Map(fates).set(key(l), e.target.value as Remainder))}
+                >
+                  <option value="to come">{l.qty - (came.get(key(l)) ?? 0)} still to come</option>
+                  <option value="short">{l.qty - (came.get(key(l)) ?? 0)} not in it: claim</option>
+                  <option value="wrong">{l.qty - (came.get(key(l)) ?? 0)} wrong: claim</option>
+                  <option value="damaged">{l.qty - (came.get(key(l)) ?? 0)} damaged: claim</option>
+                </Select>
+              )}
             </li>
           );
         })}
@@ -107,7 +137,8 @@ export function CountForm({
             </Select>
           </label>
         )}
-        {lack > 0 && <span>{pieces(lack)} to claim: the plans need them again.</span>}
+        {claimed > 0 && <span>{pieces(claimed)} to claim: the plans need them again.</span>}
+        {later > 0 && <span>{pieces(later)} still to come.</span>}
         <Button onClick={onDone}>Not now</Button>
         <Button look="main" type="submit">
           {straightOn ? `Straight on, the rest ${rests}` : rests.replace(/^./, (c) => c.toUpperCase())}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { daysBetween, outlookOf, type Outlook } from '@/core/market';
-import { awaited, boxOf, type ParcelNews } from '@/core/orders';
+import { awaited, boxOf, recordOf, type ParcelNews, type SellerRecord } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { boxPrice, count, money, pieces, kinds } from '@/ui/numbers';
@@ -12,6 +12,9 @@ import { saveFile } from '@/ui/save-file';
 import { daysAhead, moveClock } from '@/simulated/clock';
 import { useBuild } from '../common/build-store';
 import { CountForm } from './count-form';
+import { ClaimsPanel } from './claims-panel';
+import { LateOffers, RefundForm } from './late-offers';
+import { sellerWords, useSellers } from '../common/use-sellers';
 import { useParcelNews } from './use-parcel-news';
 import { useToday } from './use-today';
 
@@ -24,6 +27,7 @@ export function OrdersTab() {
   const orders = [...workbench.records.order.values()].sort((a, b) => (a.due < b.due ? -1 : 1));
   const open = orders.filter((o) => awaited(workbench, o).length > 0);
   const post = useParcelNews();
+  const sellers = useSellers(workbench.records);
   const news = post ?? new Map<string, ParcelNews>();
   // Where nothing is simulated there is no clock to move.
   const simulated = news.size > 0 || daysAhead(workbench.records) > 0;
@@ -68,6 +72,7 @@ export function OrdersTab() {
           <OrderCard
             key={o.id}
             order={o}
+            record={o.simulated ? undefined : recordOf(sellers, o.seller)}
             today={today}
             outlook={outlook(o)}
             news={news.get(o.id)}
@@ -75,6 +80,7 @@ export function OrdersTab() {
           />
         ))}
       </ul>
+      <ClaimsPanel today={today} />
     </section>
   );
 }
@@ -86,6 +92,16 @@ function outlookWords(o: Outlook): string {
   return `▲ ${chance}; this seller’s parcels are late too often to be sure of any day`;
 }
 
+/** "£2.00 postage, £0.40 fees, £1.20 refunded" */
+const aroundWords = (o: Order): string =>
+  [
+    `${money(o.postage)} postage`,
+    o.fees > 0 ? `${money(o.fees)} fees` : '',
+    o.refund > 0 ? `${money(o.refund)} refunded` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
 /** "3 days late: was due 2026-11-24" */
 const lateWords = (days: number, due: string): string =>
   `${count(days)} ${days === 1 ? 'day' : 'days'} late: was due ${due}`;
@@ -94,10 +110,13 @@ function OrderCard({
   order,
   today,
   outlook,
+  record,
   news,
   isTold,
 }: {
   order: Order;
+  /** How this seller's parcels have come so far; undefined of a simulated one, and where nothing was ordered before. */
+  record: SellerRecord | undefined;
   today: string;
   outlook: Outlook | null;
   /** What the simulated post says; undefined of a seller of one's own, whose parcels come when they come. */
@@ -111,6 +130,8 @@ function OrderCard({
   const there = news !== undefined && news.comes <= today;
   const canCount = isTold && (there || news === undefined);
   const [counting, setCounting] = useState(false);
+  const [refunding, setRefunding] = useState(false);
+  const late = lots.length > 0 && !there && order.due !== '' && order.due < today;
   const state =
     lots.length === 0
       ? 'received'
@@ -133,17 +154,28 @@ function OrderCard({
           )}{' '}
           <span className="text-soft font-sans font-normal">
             {pieces(lots.reduce((s, l) => s + l.qty, 0))} awaited
-            {!box && `, ${money(order.postage)} postage`} · {state}
+            {!box && `, ${aroundWords(order)}`} · {state}
+            {order.chasedAt && lots.length > 0 && ` · asked on ${order.chasedAt}`}
             {news && ' · simulated'}
           </span>
         </h2>
+        {!news && lots.length > 0 && record && (
+          <span className="text-soft text-[12px]">{sellerWords(record)}</span>
+        )}
         {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
         {lots.length > 0 && !counting && (
           <Button look={there ? 'main' : 'plain'} disabled={!canCount} onClick={() => setCounting(true)}>
             {box ? 'Open the box' : news ? 'Receive it' : 'It came today'}
           </Button>
         )}
+        {!box && !refunding && (
+          <Button look="bare" onClick={() => setRefunding(true)}>
+            Refund…
+          </Button>
+        )}
       </div>
+      {refunding && <RefundForm order={order} onDone={() => setRefunding(false)} />}
+      {late && !counting && <LateOffers order={order} today={today} />}
       {counting ? (
         <CountForm order={order} lots={lots} news={news} onDone={() => setCounting(false)} />
       ) : (

@@ -39,5 +39,6 @@ const questionsOf = (workbench: Workbench): ParcelQuestion[] =>
   [...workbench.records.order.values()].flatMap((order) => {
     const lots = awaited(workbench, order).map(({ element, qty }) => ({ element, qty }));
     const { id, seller, placedAt, due } = order;
-    return lots.length > 0 ? [{ id, seller, placedAt, due, lots }] : [];
+    // Of a seller of one's own nothing is made up, whatever he is called.
+    return lots.length > 0 && order.simulated ? [{ id, seller, placedAt, due, lots }] : [];
   });
