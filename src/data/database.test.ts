@@ -130,6 +130,7 @@ const INSPECTED: Diff = joinDiffs(
     end: 'refunded',
     refund: 40,
   }),
+  added('whiteningCost', { id: 'whitening', perBath: 300, pieces: 10, hours: 12.5 }),
   added('roughlyKnown', { id: 'Bricks|ash', family: 'Bricks', colour: asId('ash'), amount: 'plenty' }),
   added('colourRule', {
     id: asId<ColourRuleId>('c1'),

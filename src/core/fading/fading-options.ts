@@ -7,7 +7,7 @@ import type { Minor } from '../shared/money';
 import { hiddenOf } from './hidden';
 import { Ages, thresholdsOf, type AgedLot } from './fading';
 import { matchByAge, spreadOf, type AgeBatch } from './match-by-age';
-import { whiteningShare } from './whitening';
+import { whiteningFor, whiteningShare } from './whitening';
 
 /** Ways to deal with faded parts. */
 export const FADING_OPTIONS = ['leave', 'turn', 'same age', 'match by age', 'all new', 'whiten'] as const;
@@ -32,6 +32,8 @@ export interface FadingOption {
   readonly touched: number;
   readonly cost: Minor;
   readonly unpriced: number;
+  /** Hours that it takes, for whitening where that was said. */
+  readonly hours?: number;
   /** Mean ΔE00 from the fresh colour afterwards. */
   readonly fromNew: number;
   readonly goesOut: readonly ComesIn[];
@@ -52,6 +54,8 @@ export interface OptionsReport {
   readonly options: readonly FadingOption[];
   readonly recommended: FadingOptionName;
   readonly because: Because;
+  /** Seen pieces whose colour was only noted by eye. */
+  readonly byEye: number;
   /** Below this ΔE00 a difference side by side is not noticed at a glance. */
   readonly limit: number;
 }
@@ -75,7 +79,7 @@ export function compareOptions(
     sameAge(stock),
     byAge(stock),
     allNew(stock, workbench),
-    whiten(stock, whiteningShare(workbench, ages)),
+    whiten(stock, whiteningShare(workbench, ages), workbench),
   ];
   return {
     zone,
@@ -83,6 +87,7 @@ export function compareOptions(
     seenPlaces: stock.now.reduce((s, p) => s + p.qty, 0),
     hiddenPlaces: stock.hidden.reduce((s, p) => s + p.qty, 0),
     unread: stock.unread,
+    byEye: stock.byEye,
     options,
     limit,
     ...recommend(options, limit),
@@ -115,6 +120,7 @@ interface Stock {
   readonly hidden: readonly ComesIn[];
   readonly atHand: readonly ComesIn[];
   readonly unread: number;
+  readonly byEye: number;
 }
 
 function gather(workbench: Workbench, zone: ZoneId, colour: ColourId, ages: Ages): Stock {
@@ -125,6 +131,7 @@ function gather(workbench: Workbench, zone: ZoneId, colour: ColourId, ages: Ages
   const elements = new Set(here.map((l) => l.element));
   const [now, hidden]: [ComesIn[], ComesIn[]] = [[], []];
   let unread = 0;
+  const byEye = here.reduce((s, l) => s + (l.rough === null ? 0 : l.qty), 0);
   for (const element of elements) {
     const lots = here.filter((l) => l.element === element);
     const known = lots.filter((l) => l.lab).sort((x, y) => aged(x) - aged(y));
@@ -150,7 +157,7 @@ function gather(workbench: Workbench, zone: ZoneId, colour: ColourId, ages: Ages
       .map(asComing),
   );
   const fresh = workbench.colour(colour)?.lab ?? { l: 50, a: 0, b: 0, white: 'D65' as const };
-  return { fresh, account, now, hidden, atHand, unread };
+  return { fresh, account, now, hidden, atHand, unread, byEye };
 }
 
 const aged = (l: Pick<AgedLot, 'fresh' | 'lab'>): number => (l.lab ? deltaE00(l.fresh, l.lab) : 0);
@@ -273,7 +280,7 @@ function allNew(stock: Stock, workbench: Workbench): FadingOption {
   return settle('all new', stock, after, { cost, unpriced });
 }
 
-function whiten(stock: Stock, share: number): FadingOption {
+function whiten(stock: Stock, share: number, workbench: Workbench): FadingOption {
   const after = stock.now.map((p): ComesIn => {
     if (p.lab.b <= stock.fresh.b) return p;
     const toward = (from: number, to: number) => from + (to - from) * share;
@@ -284,8 +291,14 @@ function whiten(stock: Stock, share: number): FadingOption {
     };
   });
   const treated = stock.now.filter((p) => p.lab.b > stock.fresh.b && deltaE00(stock.fresh, p.lab) >= 1);
+  const touched = treated.reduce((s, p) => s + p.qty, 0);
+  // While nobody has said what a bath takes it is not known what it costs, and not nothing.
+  const takes = whiteningFor(workbench, touched);
   return settle('whiten', stock, after, {
-    touched: treated.reduce((s, p) => s + p.qty, 0),
+    touched,
+    cost: takes?.cost ?? 0,
+    unpriced: takes ? 0 : touched,
+    ...(takes ? { hours: takes.hours } : {}),
     goesOut: treated,
     comesIn: [],
   });

@@ -16,6 +16,7 @@ import { FADING_GRADES_ID, type Reading } from '../records';
 import { freeOf, written } from '../ledger';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, ZoneId } from '../shared/ids';
+import { BY_EYE, eyeLab, UNNOTED_DOUBT } from './by-eye';
 import { spreadOf } from './match-by-age';
 
 /** The colour a reading found. */
@@ -44,6 +45,8 @@ export interface AgedLot {
   /** As read; the fresh colour for new pieces; null where nobody read it, or the reading is not trusted. */
   readonly lab: LabD65 | null;
   readonly reading: Reading | null;
+  /** How far off the colour may be, as a ΔE00, where it was only noted by eye; null where it was measured. */
+  readonly rough: number | null;
 }
 
 /** Looks up colours of graded pieces: readings by batch, and the fresh colour for new ones. */
@@ -56,13 +59,29 @@ export class Ages {
     for (const c of workbench.palette) this.palette.set(c.id, c);
   }
 
+  /**
+   * The lots at a place. Where some pieces of a colour were noted by eye, those of which nothing was noted look like new, as
+   * far as eyes tell: who picks out the yellowed ones has seen the others. Where pieces of it were measured, a condition
+   * that was noted and nothing more is left out: it would be a guess among measurements.
+   */
   at(account: AccountKey): AgedLot[] {
-    return this.workbench.built.balances
+    const lots = this.workbench.built.balances
       .rows((a) => a === account)
       .flatMap(({ element, grade, qty }) => {
         const lot = this.lot(account, element, grade, qty);
         return lot && qty > 0 ? [lot] : [];
       });
+    const colourOf = (l: AgedLot) => splitElementKey(l.element).colour;
+    const byEye = new Set(lots.flatMap((l) => (l.rough === null ? [] : [colourOf(l)])));
+    const measured = new Set(
+      lots.flatMap((l) => (l.reading && l.lab && l.rough === null ? [colourOf(l)] : [])),
+    );
+    return lots.map((l) => {
+      if (measured.has(colourOf(l)))
+        return l.rough !== null && !l.reading ? { ...l, lab: null, rough: null } : l;
+      const unnoted = l.lab === null && !l.reading && conditionOf(l.grade) === 'used';
+      return unnoted && byEye.has(colourOf(l)) ? { ...l, lab: l.fresh, rough: UNNOTED_DOUBT } : l;
+    });
   }
 
   /** The lots at a place that are free to be put elsewhere: what is kept together is not. */
@@ -79,9 +98,15 @@ export class Ages {
     const fresh = this.palette.get(splitElementKey(element).colour)?.lab;
     if (!fresh) return undefined;
     const reading = this.byBatch.get(batchOf(grade)) ?? null;
-    const trusted = reading?.trusted ? readingLab(reading) : null;
-    const lab = trusted ?? (!reading && conditionOf(grade) === 'new' ? fresh : null);
-    return { account, element, grade, qty, fresh, lab, reading };
+    const condition = conditionOf(grade);
+    const lot = { account, element, grade, qty, fresh, reading };
+    if (reading) {
+      const rough = reading.trusted && reading.how === 'eye' ? reading.spread : null;
+      return { ...lot, lab: reading.trusted ? readingLab(reading) : null, rough };
+    }
+    if (condition === 'yellowed' || condition === 'faded')
+      return { ...lot, lab: eyeLab(fresh, condition, 'clearly'), rough: BY_EYE.clearly.doubt };
+    return { ...lot, lab: condition === 'new' ? fresh : null, rough: null };
   }
 }
 
@@ -99,6 +124,8 @@ export interface ZoneFading {
   readonly pieces: number;
   /** Pieces whose colour is known. */
   readonly known: number;
+  /** Of those: pieces that were only noted by eye. */
+  readonly byEye: number;
   readonly batches: readonly FadedBatch[];
   readonly largest: number;
   readonly typical: number;
@@ -118,7 +145,7 @@ export function fadingByZone(workbench: Workbench, ages = new Ages(workbench)): 
       }
       return [...groups].flatMap(([colour, lots]) => {
         const found = zoneFading(zone.id, colour, lots, thresholds);
-        return found.batches.some((b) => b.reading) ? [found] : [];
+        return found.batches.some((b) => b.reading ?? b.rough !== null) ? [found] : [];
       });
     })
     .sort((x, y) => y.largest - x.largest);
@@ -141,6 +168,7 @@ function zoneFading(
     colour,
     pieces: lots.reduce((s, l) => s + l.qty, 0),
     known,
+    byEye: batches.reduce((s, b) => s + (b.rough === null ? 0 : b.qty), 0),
     batches: [...batches].sort((x, y) => x.parts.deltaE - y.parts.deltaE),
     ...spreadOf(batches),
     fromNew: known > 0 ? batches.reduce((s, b) => s + b.parts.deltaE * b.qty, 0) / known : 0,

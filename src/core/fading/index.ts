@@ -9,5 +9,6 @@ export { planFadingOption } from './plan-fading-option';
 export type { Measured } from './read-colour';
 export { keepReading, trustReading } from './read-colour';
 export type { ReadingProblem } from './read-colour';
-export { endWhitening, startWhitening } from './whitening';
+export { BY_EYE, EYE_DEGREES, EYE_WAYS, eyeLab, type EyeDegree, type EyeWay } from './by-eye';
+export { endWhitening, setWhiteningCost, startWhitening, whiteningCostOf } from './whitening';
 export { standingPlan } from './standing-plan';

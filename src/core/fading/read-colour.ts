@@ -21,6 +21,8 @@ export interface Measured {
   readonly spread: number;
   readonly count: number;
   readonly how: Reading['how'];
+  /** What the eye called it; left out where the colour says what it is. */
+  readonly condition?: Condition;
   readonly made: string;
   readonly trusted: boolean;
   readonly doubt: string;
@@ -88,7 +90,7 @@ export function keepReading(
   };
   const label = `read ${qty} ${elementName(element)}`;
   if (!reading.trusted) return ok({ label, batch, diff: added('reading', reading) });
-  const to = grade(conditionShown(workbench, element, measured.grade, lab), batch);
+  const to = grade(measured.condition ?? conditionShown(workbench, element, measured.grade, lab), batch);
   const entry = regradeEntry(workbench, measured, to, `reading ${batch}`, source);
   return ok({ label, batch, diff: joinDiffs(added('reading', reading), added('entry', entry)) });
 }

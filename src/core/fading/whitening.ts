@@ -1,9 +1,10 @@
 import type { Command, Source } from '../ledger';
 import type { Workbench } from '../workbench';
 import { deltaE00 } from '../colour';
-import { added, changed } from '../ledger';
+import { added, changed, written } from '../ledger';
 import { batchOf, type Grade } from '../places';
-import type { Whitening } from '../records';
+import { WHITENING_COST_ID, type Whitening, type WhiteningCost } from '../records';
+import type { Minor } from '../shared/money';
 import { elementName } from '../parts';
 import { asId, type WhiteningId } from '../shared/ids';
 import type { Ages, FadedBatch } from './fading';
@@ -39,6 +40,28 @@ export const endWhitening = (whitening: Whitening, after: string, source: Source
   label: `end whitening ${elementName(whitening.element)}`,
   diff: changed('whitening', whitening, { after, endedAt: source.now }),
 });
+
+/** What a bath of whitening takes, as it was said; undefined while nobody has. */
+export const whiteningCostOf = (workbench: Workbench): WhiteningCost | undefined =>
+  workbench.records.whiteningCost.get(WHITENING_COST_ID);
+
+/** Says what a bath of whitening takes, for the whole workspace. */
+export const setWhiteningCost = (workbench: Workbench, cost: Omit<WhiteningCost, 'id'>): Command => ({
+  label: 'set what whitening costs',
+  diff: written('whiteningCost', whiteningCostOf(workbench), { id: WHITENING_COST_ID, ...cost }),
+});
+
+/**
+ * What whitening some pieces costs and how long it takes, bath by bath; null where nobody has said what a bath takes.
+ *
+ * 25 pieces at £3 and 12 hours for each ten: { cost: 900, hours: 36 }
+ */
+export function whiteningFor(workbench: Workbench, pieces: number): { cost: Minor; hours: number } | null {
+  const cost = whiteningCostOf(workbench);
+  if (!cost) return null;
+  const baths = Math.ceil(pieces / cost.pieces);
+  return { cost: baths * cost.perBath, hours: baths * cost.hours };
+}
 
 /** Share of the way back to fresh that whitening brings where nobody has recorded one yet. */
 export const USUAL_WHITENING = 0.7;

@@ -30,6 +30,7 @@ import { tray } from './tray';
 import { waiting } from './waiting';
 import { whatIf } from './what-if';
 import { whitening } from './whitening';
+import { whiteningCost } from './whitening-cost';
 import { zone } from './zone';
 
 /**
@@ -61,6 +62,7 @@ export const RECORDS = [
   colourRule,
   leftMismatch,
   whitening,
+  whiteningCost,
   madeIn,
   fadingGrades,
   simulatedClock,

@@ -28,6 +28,7 @@ export { ROUGH_AMOUNTS, type RoughAmount, type RoughlyKnown } from './roughly-kn
 export type { Scheme } from './scheme';
 export { CLOCK_ID, type SimulatedClock } from './simulated-clock';
 export type { Tray } from './tray';
+export { WHITENING_COST_ID, type WhiteningCost } from './whitening-cost';
 export type { WaitingPart } from './waiting';
 export type { WhatIf } from './what-if';
 export type { Whitening } from './whitening';

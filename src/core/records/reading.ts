@@ -34,7 +34,8 @@ export const reading = defineRecord({
     spread: number(0, 1000),
     /** Single readings, or pixels, that it is the mean of. */
     count: whole(1, 1e9),
-    how: choice(['meter', 'photo']),
+    /** By the meter, from a photo, typed from an instrument of one's own, or noted by eye. */
+    how: choice(['meter', 'photo', 'typed', 'eye']),
     /** How it was made, for whoever doubts it: instrument and calibration, or the photo's light. */
     made: note(),
     measure: choice(['CIEDE2000']),

@@ -20,6 +20,7 @@ import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { FADING_SHORT, inWords, recommendation, differenceWords } from '../words/colour';
+import { EyeDialog } from './eye-dialog';
 import { MeterDialog } from './meter-dialog';
 import { PhotoDialog } from './photo-dialog';
 import { ReadingsDialog } from './readings-dialog';
@@ -27,7 +28,7 @@ import { Moves, OptionTable } from './option-table';
 import { WhiteningDialog } from './whitening-dialog';
 import { ZonePlaces } from './zone-places';
 
-type Sheet = 'meter' | 'photo' | 'readings' | 'whiten';
+type Sheet = 'eye' | 'meter' | 'photo' | 'readings' | 'whiten';
 
 /** Fading: how far each zone is from new, how far its parts are from one another, and what the options would do. */
 export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
@@ -69,6 +70,7 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
   useCommands(
     [
       { name: 'Read with the meter', key: 'r', run: () => setSheet('meter') },
+      { name: 'Note a colour without the meter', key: 'e', run: () => setSheet('eye') },
       { name: 'Read a photo', key: 'f', run: () => setSheet('photo') },
       { name: 'Plan the chosen option', key: 'p', run: plan },
       { name: 'Next zone', key: 'j', run: () => setAt((i) => Math.min(zones.length - 1, i + 1)) },
@@ -89,6 +91,9 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
           </p>
         </div>
         <Button onClick={() => setSheet('readings')}>Readings and grades…</Button>
+        <Button onClick={() => setSheet('eye')}>
+          Note by eye <Key>E</Key>
+        </Button>
         <Button onClick={() => setSheet('photo')}>
           Read a photo <Key>F</Key>
         </Button>
@@ -105,7 +110,8 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
           {zones.length === 0 && (
             <p>
               No colour has been read on this model yet. Read a few parts of each zone, the worst and the
-              best, with the meter or in a photo beside a white or grey card.
+              best, with the meter or in a photo beside a white or grey card; or note by eye which have aged
+              and how far.
             </p>
           )}
           <ul className="flex flex-col gap-2">
@@ -134,6 +140,8 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
             <p className="mb-2">
               {recommendation(report)}
               {report.unread > 0 && ` ${pieces(report.unread)} of it were not read and are left out.`}
+              {report.byEye > 0 &&
+                ` ${pieces(report.byEye)} were only noted by eye, which may be off by a grade: read the worst and the best with a meter before you buy.`}
             </p>
             <OptionTable
               options={report.options}
@@ -168,6 +176,7 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
           </aside>
         )}
       </div>
+      {sheet === 'eye' && <EyeDialog zone={zone?.zone ?? null} onClose={() => setSheet(null)} />}
       {sheet === 'meter' && <MeterDialog zone={zone?.zone ?? null} onClose={() => setSheet(null)} />}
       {sheet === 'photo' && <PhotoDialog zone={zone?.zone ?? null} onClose={() => setSheet(null)} />}
       {sheet === 'readings' && <ReadingsDialog onClose={() => setSheet(null)} />}
@@ -212,7 +221,7 @@ function ZoneCard({
           <bdi className="font-semibold">{name}</bdi>
           <span>{z.colour}</span>
           <span className="text-background-soft flex-1">
-            {z.known} of {pieces(z.pieces)} read
+            {z.known} of {pieces(z.pieces)} {z.byEye > 0 ? `known, ${z.byEye} by eye` : 'read'}
           </span>
           <span>
             apart <b>{z.largest.toFixed(1)}</b> at most, <b>{z.typical.toFixed(1)}</b> usually

@@ -65,7 +65,10 @@ export function OptionTable({
             <td className="px-2">{s.largest.toFixed(1)}</td>
             <td className="px-2">{s.typical.toFixed(1)}</td>
             <td className="px-2">{count(s.touched)}</td>
-            <td className="pl-2">{priced(s.cost, s.unpriced)}</td>
+            <td className="pl-2">
+              {s.name === 'whiten' && s.unpriced > 0 ? 'not set' : priced(s.cost, s.unpriced)}
+              {s.hours !== undefined && s.touched > 0 && `, ${s.hours} h`}
+            </td>
           </tr>
         ))}
       </tbody>

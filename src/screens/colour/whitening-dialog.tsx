@@ -3,10 +3,18 @@
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { endWhitening, startWhitening, type ZoneFading } from '@/core/fading';
+import {
+  endWhitening,
+  setWhiteningCost,
+  startWhitening,
+  whiteningCostOf,
+  type ZoneFading,
+} from '@/core/fading';
+import { moneyAsDecimal, readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
+import { money } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** Whitening on record: what the pieces read before and after, and how long it took; with the cautions beside it. */
@@ -73,6 +81,7 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
       ) : (
         <p className="text-soft">Nothing that was read here is yellowed.</p>
       )}
+      <WhiteningCosts />
       <h3 className="mt-4 mb-1">On record</h3>
       {begun.length === 0 && (
         <p className="text-soft">
@@ -112,6 +121,64 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
         })}
       </ul>
     </Dialog>
+  );
+}
+
+/** What a bath takes, so that the option has a cost and a time. */
+function WhiteningCosts() {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const said = whiteningCostOf(workbench);
+  const [bath, setBath] = useState(said ? moneyAsDecimal(said.perBath) : '');
+  const [each, setEach] = useState(String(said?.pieces ?? ''));
+  const [time, setTime] = useState(String(said?.hours ?? ''));
+  const [perBath, piecesIn, hoursOf] = [readMoney(bath), Number(each), Number(time)];
+  const ready =
+    perBath !== undefined &&
+    Number.isInteger(piecesIn) &&
+    piecesIn >= 1 &&
+    time.trim() !== '' &&
+    hoursOf >= 0 &&
+    hoursOf <= 1000;
+  return (
+    <form
+      className="mt-4 flex flex-wrap items-end gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (ready) perform(setWhiteningCost(workbench, { perBath, pieces: piecesIn, hours: hoursOf }));
+      }}
+    >
+      <h3 className="w-full">What a bath takes</h3>
+      <Field label="Peroxide and the like, a bath">
+        <Input value={bath} placeholder="3.00" onChange={(e) => setBath(e.target.value)} className="w-24" />
+      </Field>
+      <Field label="Pieces in a bath">
+        <Input
+          value={each}
+          placeholder="30"
+          inputMode="numeric"
+          onChange={(e) => setEach(e.target.value)}
+          className="w-20"
+        />
+      </Field>
+      <Field label="Hours">
+        <Input
+          value={time}
+          placeholder="12"
+          inputMode="decimal"
+          onChange={(e) => setTime(e.target.value)}
+          className="w-20"
+        />
+      </Field>
+      <Button type="submit" disabled={!ready}>
+        {said ? 'Change it' : 'Set it'}
+      </Button>
+      {said && (
+        <span className="text-soft" role="status">
+          {money(said.perBath)} and {said.hours} h for {said.pieces} pieces
+        </span>
+      )}
+    </form>
   );
 }
 
