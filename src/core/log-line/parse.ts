@@ -50,6 +50,7 @@ class ClauseReader {
       return undefined;
     }
     this.at = 1;
+    const times = this.timesOfAssembly();
     const assembly = this.take('assembly');
     const pieces = assembly ? null : this.pieces();
     const also = pieces && first.text === '-' ? this.alsoOff() : [];
@@ -66,6 +67,7 @@ class ClauseReader {
       pieces,
       also,
       assembly,
+      times,
       more,
       target,
       fromZone,
@@ -107,6 +109,17 @@ class ClauseReader {
     if (isBehind) words.pop();
     const qty = isBehind && last ? this.checked(Number(last.text.slice(1)), last) : before;
     return words.length > 0 ? { qty, words, start, end } : null;
+  }
+
+  /** The number before an assembly: `+3 [lamp]`; of anything else the number is read with its name. */
+  private timesOfAssembly(): number {
+    const isNext = [1, 2].some((n) => this.tokens[this.at + n]?.kind === 'assembly');
+    if (!isNext) return 1;
+    const at = this.at;
+    const times = this.quantity();
+    if (this.peek()?.kind === 'assembly') return times;
+    this.at = at;
+    return 1;
   }
 
   /** "12", "12x" or "12 x"; 1 where there is none. "2 x 4" is a size. */

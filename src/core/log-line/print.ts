@@ -45,7 +45,7 @@ function printBody(intent: Intent, context: PrintContext): string {
   const verb = VERBS[intent.kind];
   const assembly = context.assemblies.find((a) => a.id === intent.assembly);
   const [off, on] = [intent.off[0], intent.on[0]];
-  const main = assembly ? `[${escape(assembly.name, ']')}]` : pieces(off ?? on);
+  const main = assembly ? printAssembly(assembly, off ?? on) : pieces(off ?? on);
   switch (intent.kind) {
     case 'recolour':
     case 'replacement':
@@ -59,6 +59,13 @@ function printBody(intent: Intent, context: PrintContext): string {
     default:
       return `${verb}${main}`;
   }
+}
+
+/** "[lamp]", or "3 [lamp]" for as many: how often follows from how many of its first part there are. */
+function printAssembly(assembly: Assembly, first: Pieces | undefined): string {
+  const one = assembly.lots.find((l) => l.element === first?.element)?.qty ?? 1;
+  const times = Math.max(1, Math.round((first?.qty ?? one) / one));
+  return `${times > 1 ? `${times} ` : ''}[${escape(assembly.name, ']')}]`;
 }
 
 function* printTrailing(intent: Intent, context: PrintContext): Generator<string> {

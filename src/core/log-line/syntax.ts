@@ -43,6 +43,8 @@ export interface Clause extends Span {
   readonly also: readonly TypedPieces[];
   /** `[name]` in place of pieces. */
   readonly assembly: Token | null;
+  /** How often the assembly is placed: `+3 [lamp]`. */
+  readonly times: number;
   /** After `/` in a swap, after `=` the lots of an assembly. */
   readonly more: readonly TypedPieces[];
   /** After `>` or `for`: the colour or element that is to be there. */

@@ -128,7 +128,7 @@ function readIntent(clause: Clause, words: Trailing, context: CallContext): Inte
     hidden: words.hidden ?? false,
     planned: words.planned ?? false,
   };
-  if (clause.assembly) return withAssembly(base, clause.assembly, context);
+  if (clause.assembly) return withAssembly(base, clause.assembly, clause.times, context);
   const typed = clause.pieces;
   if (!typed) throw new Stop({ status: 'faulty' });
   return fill(base, clause, typed, context);
@@ -147,7 +147,7 @@ function readSource(
     : { source: source ?? null, boxes: [], ownFrom };
 }
 
-function withAssembly(base: Intent, token: Token, context: CallContext): Intent {
+function withAssembly(base: Intent, token: Token, times: number, context: CallContext): Intent {
   const name = token.text.trim().toLowerCase();
   const assembly =
     context.assemblies.find((a) => a.name.toLowerCase() === name) ??
@@ -160,7 +160,7 @@ function withAssembly(base: Intent, token: Token, context: CallContext): Intent 
       why: 'unknown assembly',
       suggestions: [],
     });
-  const lots = assembly.lots.map(({ element, qty }) => ({ element, qty }));
+  const lots = assembly.lots.map(({ element, qty }) => ({ element, qty: qty * times }));
   const joins = base.kind === 'add' || base.kind === 'replace-missing';
   return { ...base, off: joins ? [] : lots, on: joins ? lots : [], assembly: assembly.id };
 }

@@ -4,6 +4,8 @@ export { restsOnRough, ROUGH_PIECES, roughKey, roughlySaid, sayRoughly } from '.
 export type { RestsOn } from './roughly';
 export { rarestLots, stockByColour } from './by-colour';
 export type { ColourStock, RareLot } from './by-colour';
+export { howOften } from './how-often';
+export type { HowOften } from './how-often';
 export { readTypedLot } from './typed-lot';
 export type { TypedLot, TypedLotProblem } from './typed-lot';
 export { addStock, giveBack, mergeTrays, moveStock, openLoans, takeFrom } from './stock';

@@ -25,5 +25,7 @@ export { inBoxes, leftCount, logLeft } from './count-left';
 export type { InBoxes, LeftCount } from './count-left';
 export { priceLots, unpricedLots } from './price-commands';
 export type { GivenPrice, UnpricedLot } from './price-commands';
+export { hasSide, mirrorOf, repeatEntries } from './repeat';
+export type { Again, Repeated } from './repeat';
 export { costOfWork, planWork } from './plan-command';
 export type { Plan, PlannedWork, WorkCost } from './plan-command';

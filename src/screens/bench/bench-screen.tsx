@@ -17,6 +17,7 @@ import type { ElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
+import { AgainDialog } from './again-dialog';
 import { BalanceBand } from './balance-band';
 import { BenchBar } from './bench-bar';
 import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common/build-store';
@@ -229,6 +230,8 @@ function Sheets({ dialog, onClose, acts }: SheetsProps) {
       return <StateSheet state={dialog.state} scope={dialog.scope} onClose={onClose} />;
     case 'sources':
       return <SourcesDialog onClose={onClose} />;
+    case 'again':
+      return <AgainDialog entries={dialog.entries} onClose={onClose} />;
     case 'unpriced':
       return <UnpricedDialog onClose={onClose} />;
     case 'countLeft':

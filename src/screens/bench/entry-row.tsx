@@ -12,7 +12,7 @@ import { useBuild } from '../common/build-store';
 import { kindsOf, kindsWords, sourceWords } from './entry-words';
 import type { BenchDialogs } from './dialogs';
 
-/** One entry of the open modification. Space marks it, Enter edits, D places, Delete deletes, Alt and arrows move it. */
+/** One entry of the open modification. Space marks it, Enter edits, D places, R does it again, Delete deletes, Alt and arrows move it. */
 export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
   const marked = useBuild((s) => s.marked.has(entry.id));
   const editing = useBuild((s) => s.editing === entry.id);
@@ -82,6 +82,7 @@ function keyAction(
     ' ': toggle,
     Enter: () => dialogs.edit(entry),
     Delete: () => dialogs.remove([entry]),
+    r: () => dialogs.open({ dialog: 'again', entries: [entry] }),
     d: () => (entry.state === 'planned' ? dialogs.place([entry]) : dialogs.plan([entry])),
     ArrowDown: () => (e.currentTarget.nextElementSibling as HTMLElement | null)?.focus(),
     ArrowUp: () => (e.currentTarget.previousElementSibling as HTMLElement | null)?.focus(),
@@ -188,6 +189,11 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
               },
               { label: 'Edit in the log line', keys: 'Enter', onSelect: () => dialogs.edit(entry) },
             ]),
+        {
+          label: 'The same again…',
+          keys: 'R',
+          onSelect: () => dialogs.open({ dialog: 'again', entries: [entry] }),
+        },
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
         { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },

@@ -4,6 +4,7 @@ import {
   onPieces,
   placeOf,
   sourceName,
+  zoneOf,
   type Entry,
   type Movement,
   type Pieces,
@@ -34,9 +35,9 @@ export function kindsWords(list: readonly Pieces[]): string {
 }
 
 /** "6 from spares, 2 from own parts, 1 bought at £0.07", or where the pieces go. */
-export function sourceWords(entry: Entry, records: Pick<RecordSet, 'copy'>): string {
+export function sourceWords(entry: Entry, records: Pick<RecordSet, 'copy' | 'zone'>): string {
   const on = entry.movements.filter((m) => placeOf(m.to) === 'model' && placeOf(m.from) !== 'model');
-  if (on.length === 0) return awayWords(entry);
+  if (on.length === 0) return awayWords(entry, records);
   const names = {
     spares: 'from spares',
     stock: 'from own parts',
@@ -72,10 +73,20 @@ const ownWords = (m: Movement): string => {
 const boxName = (m: Movement, records: Pick<RecordSet, 'copy'>): string =>
   records.copy.get(accountOwner(m.from))?.setName ?? 'a box';
 
-function awayWords(entry: Entry): string {
+/** "Porch to Lamp room", or where it comes from several: "2 Porch, 1 Hall to Lamp room". */
+function moveWords(entry: Entry, { zone }: Pick<RecordSet, 'zone'>): string {
+  const nameOf = (account: Movement['from']) => zone.get(zoneOf(account) ?? '')?.name ?? 'the model';
+  const sums = new Map<string, number>();
+  for (const m of entry.movements) sums.set(nameOf(m.from), (sums.get(nameOf(m.from)) ?? 0) + m.qty);
+  const from = [...sums].map(([name, n]) => (sums.size > 1 ? `${n} ${name}` : name)).join(', ');
+  const to = entry.movements[0] ? nameOf(entry.movements[0].to) : '';
+  return `${from} to ${to}`;
+}
+
+function awayWords(entry: Entry, records: Pick<RecordSet, 'zone'>): string {
   const to = entry.movements[0]?.to;
   const place = to ? placeOf(to) : 'spares';
   if (place === 'gone') return entry.kind === 'missing' ? 'missing' : 'to be thrown away';
   if (place === 'own') return 'to own parts, uncounted';
-  return place === 'model' ? 'moved' : `to ${place === 'stock' ? 'own parts' : place}`;
+  return place === 'model' ? moveWords(entry, records) : `to ${place === 'stock' ? 'own parts' : place}`;
 }

@@ -8,7 +8,10 @@ import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords, unknownWords } from '../words/log-line';
+import type { AssemblyId } from '@/core/shared/ids';
+import { howOften } from '@/core/stock';
 import { useBuild } from '../common/build-store';
+import { howOftenWords } from './again-dialog';
 import { kindsWords, sourceWords } from './entry-words';
 
 interface UnderstoodProps {
@@ -95,7 +98,21 @@ function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
         assembly <b>{u.name}</b> of {u.lots.reduce((s, l) => s + l.qty, 0)} pieces
       </span>
     );
-  return clause.entry ? <EntrySays entry={clause.entry} /> : null;
+  if (!clause.entry) return null;
+  return (
+    <>
+      <EntrySays entry={clause.entry} />
+      {clause.entry.assembly && <AssemblySays assembly={clause.entry.assembly} entry={clause.entry} />}
+    </>
+  );
+}
+
+/** How often an assembly can be placed from what is at hand, said before it is placed. */
+function AssemblySays({ assembly, entry }: { assembly: AssemblyId; entry: Entry }) {
+  const workbench = useBuild((s) => s.workbench);
+  const named = workbench.records.assembly.get(assembly);
+  if (!named || onPieces(entry).length === 0) return null;
+  return <span className="text-soft">{howOftenWords(howOften(workbench, named.lots))}</span>;
 }
 
 /** Zones that have the part, to take it from there. */

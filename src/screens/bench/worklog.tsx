@@ -4,8 +4,9 @@ import clsx from 'clsx';
 import { Plus } from 'lucide-react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useMemo, useRef, type RefObject } from 'react';
-import type { Modification } from '@/core/ledger';
-import type { ZoneId } from '@/core/shared/ids';
+import { zoneOf, type AccountKey, type Modification } from '@/core/ledger';
+import type { ModificationId, ZoneId } from '@/core/shared/ids';
+import type { Workbench } from '@/core/workbench';
 import { Button } from '@/ui/button';
 import { modNo } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
@@ -23,8 +24,9 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
   const selected = useBuild((s) => s.selected);
   const modifications = useMemo(() => {
     void version;
-    const nested = zone ? workbench.built.nested(zone) : null;
-    return workbench.modifications.filter((m) => !nested || nested.has(m.zone));
+    if (!zone) return workbench.modifications;
+    const shown = inZones(workbench, workbench.built.nested(zone));
+    return workbench.modifications.filter((m) => shown.has(m.id));
   }, [workbench, version, zone]);
   const scroller = useRef<HTMLDivElement>(null);
   return (
@@ -65,6 +67,23 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
     </section>
   );
 });
+
+/** The modifications of some zones, and those of others that move something out of them or into them. */
+function inZones(workbench: Workbench, zones: ReadonlySet<ZoneId>): ReadonlySet<ModificationId> {
+  const shown = new Set(workbench.modifications.flatMap((m) => (zones.has(m.zone) ? [m.id] : [])));
+  const touches = (account: AccountKey): boolean => {
+    const z = zoneOf(account);
+    return z !== undefined && zones.has(z);
+  };
+  for (const e of workbench.entries)
+    if (
+      e.modification &&
+      !shown.has(e.modification) &&
+      e.movements.some((m) => touches(m.from) || touches(m.to))
+    )
+      shown.add(e.modification);
+  return shown;
+}
 
 /** Many modifications: only those that show are in the page. */
 function LongList({
@@ -239,6 +258,7 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
     >
       <b>{entries.length === 1 ? '1 entry' : `${entries.length} entries`} marked</b>
       <span className="flex-1" />
+      <Button onClick={() => dialogs.open({ dialog: 'again', entries })}>Again…</Button>
       <Button onClick={() => dialogs.place(entries)}>Placed</Button>
       <Button onClick={() => dialogs.plan(entries)}>Planned</Button>
       <select

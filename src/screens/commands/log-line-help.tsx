@@ -13,6 +13,7 @@ const FORMS: readonly [string, string][] = [
   ['!1 pane 1x2x2 clear', 'missing'],
   ['*1 pane 1x2x2 clear', 'replaced'],
   ['=[lamp table] 4 brick 1x2 ash & 1 tile 2x2 bark', 'name an assembly'],
+  ['+3 [lamp table]', 'place it three times'],
   ['>[lamp table] : gallery to quay', 'move it as one; -[…] and +[…] too'],
   ['@zone  #why  from …  to …  at 0.12', 'trailing words; plan, hidden, "a note" as well'],
 ];
