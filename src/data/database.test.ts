@@ -65,6 +65,7 @@ const INSPECTED: Diff = joinDiffs(
     build: BUILD,
     display: 'one side',
     away: [ZONES[2]!.id],
+    gear: [{ zone: ZONES[1]!.id, element: null }],
     found: { length: 20, width: 10, height: 4.5 },
     built: null,
   }),

@@ -127,6 +127,7 @@ export function inspectFerry(
     build,
     display: 'hung',
     away: [],
+    gear: [],
     found: { length: 48, width: 16, height: 14 },
     built: null,
   };

@@ -9,6 +9,7 @@ const change = (workbench: Workbench, label: string, to: Partial<InspectionCard>
     build,
     display: 'all round',
     away: [],
+    gear: [],
     found: null,
     built: null,
   };
@@ -18,7 +19,7 @@ const change = (workbench: Workbench, label: string, to: Partial<InspectionCard>
 /** Says how the model will be shown, and which zones are turned away. */
 export const sayDisplay = (
   workbench: Workbench,
-  to: Partial<Pick<InspectionCard, 'display' | 'away'>>,
+  to: Partial<Pick<InspectionCard, 'display' | 'away' | 'gear'>>,
 ): Command => change(workbench, 'say how it will be shown', to);
 
 /** Keeps the size as the model was found, or as it was built; null deletes it. */

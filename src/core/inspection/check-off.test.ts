@@ -135,13 +135,13 @@ describe('completeness', () => {
   it('how it will be shown proposes what may stay away', () => {
     const workbench = ferry();
     const show = (display: Parameters<typeof notNeeded>[1]['display'], part: string) =>
-      notNeeded(lot(workbench, part), { display, away: [zoneId('Saloon')] }, workbench);
+      notNeeded(lot(workbench, part), { display, away: [zoneId('Saloon')], gear: [] }, workbench);
     expect(show('hung', 'wheel')).toBe('hangs in the air');
     expect(show('all round', 'wheel')).toBeNull();
     expect(show('one side', 'window')).toBe('turned away');
     expect(show('one side', 'wheel')).toBeNull();
     expect(show('behind glass', 'pin')).toBe('turned away');
-    expect(notNeeded(lot(workbench, 'pin'), { display: 'behind glass', away: [] }, workbench)).toBe(
+    expect(notNeeded(lot(workbench, 'pin'), { display: 'behind glass', away: [], gear: [] }, workbench)).toBe(
       'inside, behind glass',
     );
   });

@@ -137,15 +137,23 @@ const INSIDE = ['pin', 'axle', 'gear', 'beam'];
 /** Whether a part may be left out, for how the model will be shown: what that proposes, the person decides. */
 export function notNeeded(
   lot: Pick<BoxLot, 'element' | 'zone'>,
-  card: Pick<InspectionCard, 'display' | 'away'>,
+  card: Pick<InspectionCard, 'display' | 'away' | 'gear'>,
   workbench: Workbench,
 ): NotNeeded | null {
   const family = partOf(splitElementKey(lot.element).part).family.name;
   const seen = workbench.records.exposure.get(lotKey(lot.zone, lot.element))?.seen;
+  const isGear = card.gear.some(
+    (g) => g.zone === lot.zone && (g.element === null || g.element === lot.element),
+  );
   const byDisplay: Record<Display, () => NotNeeded | null> = {
     'all round': () => null,
     'one side': () => (card.away.includes(lot.zone) ? 'turned away' : null),
-    hung: () => (FEET.includes(family) ? 'hangs in the air' : null),
+    hung: () =>
+      isGear || FEET.includes(family)
+        ? 'hangs in the air'
+        : card.away.includes(lot.zone)
+          ? 'turned away'
+          : null,
     'behind glass': () =>
       card.away.includes(lot.zone)
         ? 'turned away'

@@ -11,3 +11,5 @@ export { printCount, readCount } from './read-count';
 export type { CountTextProblem } from './read-count';
 export { agreeNotWanted, markWanted, planReplacement } from './replace-missing';
 export { growth, inMillimetres } from './size';
+export { mayGo, planTakingOff, worthOfGoing } from './may-go';
+export type { MayGo } from './may-go';

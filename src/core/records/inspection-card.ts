@@ -1,6 +1,6 @@
 import type { BuildId, ZoneId } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
-import { choice, id, list, number, object, orNull, reference, type ValueOf } from './fields';
+import { choice, element, id, list, number, object, orNull, reference, type ValueOf } from './fields';
 
 export const DISPLAYS = ['all round', 'one side', 'hung', 'behind glass'] as const;
 export type Display = (typeof DISPLAYS)[number];
@@ -20,11 +20,17 @@ export const inspectionCard = defineRecord({
     display: choice(DISPLAYS),
     /** Zones turned away from whoever looks. */
     away: list(reference<ZoneId>('zone'), 2000),
+    /** What it stands or rolls on, where a person said so: a whole zone (`element` null), or a kind in a zone. */
+    gear: list(object({ zone: reference<ZoneId>('zone'), element: orNull(element()) }), 2000),
     found: orNull(size),
     built: orNull(size),
   },
   idOf: (c) => c.build,
   inModFile: { key: 'inspectionCards', most: 1, optional: true },
-  earlier: { types: ['surveyCard'], keys: ['surveyCards'] },
+  earlier: {
+    types: ['surveyCard'],
+    keys: ['surveyCards'],
+    upgrade: (old) => ({ gear: [], ...old }),
+  },
 });
 export type InspectionCard = RecordOf<typeof inspectionCard>;

@@ -1,0 +1,1 @@
+ALTER TABLE `inspection_cards` ADD `gear` text DEFAULT '[]' NOT NULL;
