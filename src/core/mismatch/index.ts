@@ -11,7 +11,7 @@ export { SURE } from './judge';
 export { mismatchesOfModel } from './mismatches-of-model';
 export { MISMATCH_KINDS } from './mismatches';
 export type { Mismatch, MismatchKind } from './mismatches';
-export { leaveMismatch, planFixes, planInstead, planShapes } from './plan-fixes';
+export { leaveLot, leaveMismatch, planColour, planFixes, planInstead, planShapes } from './plan-fixes';
 export { alternativesFor, availability, withKnowledge, withoutPrint } from './register';
 export type { Availability, Made, Register } from './register';
 export { agreeToSchemes, letSchemeBeProposed, proposeScheme, setScheme } from './scheme';

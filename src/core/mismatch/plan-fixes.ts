@@ -3,6 +3,7 @@ import type { Command, Source } from '../ledger';
 import {
   BLANK_INTENT,
   EMPTY_DIFF,
+  lotKey,
   removed,
   written,
   type Intent,
@@ -123,14 +124,46 @@ export const planShapes = (
 /** Leaves a mismatch as it is, with the reason; an empty reason takes it up again. */
 export function leaveMismatch(workbench: Workbench, mismatch: Mismatch, reason: string): Command {
   const old = workbench.records.leftMismatch.get(mismatch.id);
-  const record: LeftMismatch = {
-    id: mismatch.id,
-    build: workbench.build,
-    zone: mismatch.zone,
-    element: mismatch.element,
-    reason,
-  };
   if (!reason)
     return { label: 'take a mismatch up again', diff: old ? removed('leftMismatch', old) : EMPTY_DIFF };
-  return { label: 'leave a mismatch as it is', diff: written('leftMismatch', old, record) };
+  return leaveLot(workbench, mismatch.zone, mismatch.element, reason);
 }
+
+/** Notes why a kind in a zone keeps its colour: it is not told as a mismatch again. */
+export function leaveLot(workbench: Workbench, zone: ZoneId, element: ElementKey, reason: string): Command {
+  const id = lotKey(zone, element);
+  const record: LeftMismatch = { id, build: workbench.build, zone, element, reason };
+  return {
+    label: 'leave a mismatch as it is',
+    diff: written('leftMismatch', workbench.records.leftMismatch.get(id), record),
+  };
+}
+
+/** Plans another colour for some pieces of a kind in a zone, where the one that was wanted is not available. */
+export const planColour = (
+  workbench: Workbench,
+  {
+    zone,
+    element,
+    to,
+    qty,
+  }: { readonly zone: ZoneId; readonly element: ElementKey; readonly to: ElementKey; readonly qty: number },
+  source: Source,
+): PlannedWork => {
+  const plan: Plan = {
+    title: `The near colour, ${workbench.records.zone.get(zone)?.name ?? ''}`,
+    zone,
+    intents: [
+      {
+        ...BLANK_INTENT,
+        kind: 'recolour',
+        off: [{ element, qty }],
+        on: [{ element: to, qty }],
+        zone,
+        why: 'style',
+        planned: true,
+      },
+    ],
+  };
+  return planWork(workbench, [plan], 'plan the near colour', source);
+};

@@ -6,3 +6,4 @@ export { pickOut } from './pick-out';
 export { placeholdersOf, swapPlaceholders } from './placeholders';
 export { PART_STATES, statesOf, totalsOf } from './part-states';
 export type { PartState, StatePart, StateSum } from './part-states';
+export { leaveNoted, takeInstead } from './take-instead';

@@ -2,8 +2,8 @@
 
 import { printElement } from '@/core/log-line';
 import type { LineReading, ReadClause } from '@/core/workbench';
-import { offPieces, onPieces, zoneOf, type DraftProblem, type Entry } from '@/core/ledger';
-import { elementName, type ElementKey } from '@/core/parts';
+import { offPieces, onPieces, placeOf, zoneOf, type DraftProblem, type Entry } from '@/core/ledger';
+import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { signed, priced } from '@/ui/numbers';
@@ -11,6 +11,8 @@ import { draftProblemWords, lineProblemWords, unknownWords } from '../words/log-
 import type { AssemblyId } from '@/core/shared/ids';
 import { howOften } from '@/core/stock';
 import { useBuild } from '../common/build-store';
+import { useNeverMade } from '../common/use-register';
+import { differenceWords } from '../words/colour';
 import { howOftenWords } from './again-dialog';
 import { kindsWords, sourceWords } from './entry-words';
 
@@ -102,9 +104,56 @@ function ClauseSays({ clause, trouble, line, onChoose }: SaysProps) {
   return (
     <>
       <EntrySays entry={clause.entry} />
+      <NeverMade entry={clause.entry} line={line} at={u} onChoose={onChoose} />
       {clause.entry.assembly && <AssemblySays assembly={clause.entry.assembly} entry={clause.entry} />}
     </>
   );
+}
+
+/** The element that an entry puts on and that nobody has: it comes from outside, or from own parts that nobody counted. */
+const strange = (entry: Entry): ElementKey | null =>
+  entry.movements.find((m) => zoneOf(m.to) && ['outside', 'own'].includes(placeOf(m.from)))?.element ?? null;
+
+interface NeverMadeProps {
+  readonly entry: Entry;
+  readonly line: string;
+  readonly at: { readonly start: number; readonly end: number };
+  readonly onChoose: (line: string) => void;
+}
+
+/** Says before Enter that a part was never made in its colour, and which colour would do: it can be logged all the same. */
+function NeverMade({ entry, line, at, onChoose }: NeverMadeProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const element = strange(entry);
+  const never = useNeverMade(workbench, element);
+  if (!element || !never) return null;
+  const { colour } = splitElementKey(element);
+  const clause = line.slice(at.start, at.end);
+  return (
+    <span className="flex flex-wrap items-center gap-1" role="status">
+      <b>▲ {elementName(element)} was never made.</b>
+      {never.near.map((n) => (
+        <button
+          key={n.colour.id}
+          type="button"
+          onClick={() =>
+            onChoose(
+              `${line.slice(0, at.start)}${withColour(clause, colour, n.colour.id)}${line.slice(at.end)}`,
+            )
+          }
+          className="border-edge hover:border-ink min-h-7 rounded-md border px-1.5"
+        >
+          {n.colour.name}, {differenceWords(n.deltaE)}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** A clause with another colour for the last place where the first is named; as it is where it is named otherwise. */
+function withColour(clause: string, from: string, to: string): string {
+  const cut = clause.toLowerCase().lastIndexOf(from.toLowerCase());
+  return cut < 0 ? clause : `${clause.slice(0, cut)}${to}${clause.slice(cut + from.length)}`;
 }
 
 /** How often an assembly can be placed from what is at hand, said before it is placed. */

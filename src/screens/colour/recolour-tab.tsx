@@ -97,7 +97,7 @@ export function RecolourTab({
             </Button>
           </>
         )}
-        <RecolourLeft left={plan.left} />
+        <RecolourLeft left={plan.left} register={register} />
       </section>
     </div>
   );

@@ -1,9 +1,17 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { partsToLookUp, registerOf, withKnowledge, type Register, type RegisterRows } from '@/core/mismatch';
+import type { Colour } from '@/core/colour';
+import {
+  alternativesFor,
+  partsToLookUp,
+  registerOf,
+  withKnowledge,
+  type Register,
+  type RegisterRows,
+} from '@/core/mismatch';
 import type { Workbench } from '@/core/workbench';
-import type { ElementKey } from '@/core/parts';
+import { splitElementKey, type ElementKey } from '@/core/parts';
 import type { PartId } from '@/core/shared/ids';
 import { post } from '../sending/answers';
 
@@ -58,12 +66,45 @@ export function useRegister(workbench: Workbench, version: number): Register | n
     void version;
     // What is shown stays while the row of a new part is on its way.
     if (!wasWhole) return null;
-    const proof = new Set<ElementKey>();
-    for (const e of workbench.records.entry.values())
-      if (e.kind === 'unpack') for (const m of e.movements) proof.add(m.element);
+    const proof = proofOf(workbench);
     const onMissing = (part: PartId) => void askFor([part]).then(() => setRows(said));
     return withKnowledge(registerOf(rows, onMissing), workbench.records.madeIn, proof);
   }, [workbench, version, rows, wasWhole]);
+}
+
+/**
+ * Whether a part was ever made in its colour, and in which near ones instead; null while the register has not answered, or
+ * where nothing is asked. It asks for the one part alone: a line that is typed waits for no more.
+ */
+export function useNeverMade(
+  workbench: Workbench,
+  element: ElementKey | null,
+): { readonly near: readonly { readonly colour: Colour; readonly deltaE: number }[] } | null {
+  const [rows, setRows] = useState<RegisterRows>(said);
+  const part = element ? splitElementKey(element).part : null;
+  useEffect(() => {
+    let there = true;
+    if (part !== null) void askFor([part]).then(() => there && setRows(said));
+    return () => {
+      there = false;
+    };
+  }, [part]);
+  return useMemo(() => {
+    if (!element || part === null || !(part in rows)) return null;
+    const proof = proofOf(workbench);
+    const register = withKnowledge(registerOf(rows), workbench.records.madeIn, proof);
+    // What lies somewhere was made, whatever a list says.
+    if (register.look(element).made || workbench.callContext().atHand(element)) return null;
+    return { near: alternativesFor(element, workbench.palette, register, thisYear(), 2).colours };
+  }, [workbench, element, part, rows]);
+}
+
+/** What came out of a box was made. */
+function proofOf(workbench: Workbench): Set<ElementKey> {
+  const proof = new Set<ElementKey>();
+  for (const e of workbench.records.entry.values())
+    if (e.kind === 'unpack') for (const m of e.movements) proof.add(m.element);
+  return proof;
 }
 
 const AGAIN_MS = 2000;

@@ -1,7 +1,9 @@
 'use client';
 
 import { placePlan } from '@/core/orders';
-import type { NeedReport } from '@/core/need';
+import { lotId } from '@/core/market';
+import { leaveNoted, takeInstead, type NeedLot, type NeedReport } from '@/core/need';
+import type { ElementKey } from '@/core/parts';
 import { useBuild } from '../common/build-store';
 import { BuyingPlanView, type SourcingTools } from '../sourcing';
 import { useToday } from './use-today';
@@ -21,6 +23,14 @@ export function BuyingPlanTab({
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const today = useToday();
+  /** A lot of the need by its id in the problem: its element, with a sign behind it where it is hidden. */
+  const lotOf = (id: string): NeedLot =>
+    need.lots.find((l) => lotId(l) === id) ?? {
+      element: id as ElementKey,
+      qty: 0,
+      hidden: false,
+      sources: [],
+    };
   return (
     <BuyingPlanView
       need={need}
@@ -28,6 +38,10 @@ export function BuyingPlanTab({
       today={today}
       waitingParts={[...workbench.records.waiting.values()]}
       act={perform}
+      inPlans={{
+        take: (id, to) => takeInstead(workbench, lotOf(id), to),
+        leave: (id) => leaveNoted(workbench, lotOf(id), 'not available when the plan was made'),
+      }}
       onOrder={(plan, at) => {
         perform(placePlan(workbench, sourcing.lots, plan, at, today, source()));
         onOrdered();

@@ -18,7 +18,7 @@ import { PricesChanged, type Asked } from './prices-changed';
 import type { PlanFailure } from './plan-need';
 import type { SourcingTools, WantedParts } from './use-sourcing';
 import { ParcelsChart } from './parcels-chart';
-import { UnmetLots } from './unmet-lots';
+import { UnmetLots, type InPlans } from './unmet-lots';
 
 interface BuyingPlanViewProps {
   readonly need: WantedParts;
@@ -30,6 +30,7 @@ interface BuyingPlanViewProps {
   /** What its headline is to the page. */
   readonly heading?: 'h1' | 'h2';
   readonly act: (command: Command) => void;
+  readonly inPlans?: InPlans;
   /** Orders a plan at the prices of an answer. */
   readonly onOrder: (plan: BuyingPlan, at: MarketAnswer) => void;
 }
@@ -43,6 +44,7 @@ export function BuyingPlanView({
   boxes = true,
   heading: Heading = 'h1',
   act,
+  inPlans,
   onOrder,
 }: BuyingPlanViewProps) {
   const { plan, market, step, bounds } = sourcing;
@@ -102,7 +104,14 @@ export function BuyingPlanView({
                 <ParcelCard key={p.seller} parcel={p} today={today} />
               ))}
             </ul>
-            <UnmetLots plan={plan} sourcing={sourcing} today={today} waitingParts={waitingParts} act={act} />
+            <UnmetLots
+              plan={plan}
+              sourcing={sourcing}
+              today={today}
+              waitingParts={waitingParts}
+              act={act}
+              inPlans={inPlans}
+            />
             <ParcelsChart sourcing={sourcing} />
             {asked !== null && asked !== 'asking' && (
               <PricesChanged asked={asked} onBuy={buy} onAgain={run} onDrop={() => setAsked(null)} />

@@ -20,6 +20,12 @@ import { post } from '../sending/answers';
 import { source } from '../common/build-store';
 import type { SourcingTools } from './use-sourcing';
 
+/** What can be done about a lot in the plans that call for it: by its id, as the problem names it. */
+export interface InPlans {
+  readonly take: (lot: string, to: ElementKey) => Command;
+  readonly leave: (lot: string) => Command;
+}
+
 const elementOf = (lot: ProblemId) => String(lot).replace(/!$/, '') as ElementKey;
 
 /** What is in reach of each lot that a plan leaves open; null when the sellers do not answer. */
@@ -47,6 +53,7 @@ export function UnmetLots({
   today,
   waitingParts,
   act,
+  inPlans,
 }: {
   readonly plan: BuyingPlan;
   readonly sourcing: SourcingTools;
@@ -54,6 +61,8 @@ export function UnmetLots({
   readonly waitingParts: readonly WaitingPart[];
   /** Carries out what somebody wishes for a lot that is not available. */
   readonly act: (command: Command) => void;
+  /** What can be done in the plans themselves; left out where these are of several builds. */
+  readonly inPlans?: InPlans | undefined;
 }) {
   const { preferences, lists } = sourcing;
   const waitedFor = new Set(waitingParts.map((w) => w.element));
@@ -92,13 +101,25 @@ export function UnmetLots({
                       Wait for it
                     </Button>
                   )}
+                  {inPlans && (
+                    <Button
+                      aria-label={`Leave ${elementName(element)} out, noted`}
+                      onClick={() => act(inPlans.leave(String(u.lot)))}
+                    >
+                      Leave it, noted
+                    </Button>
+                  )}
                 </p>
                 {reach === 'asking' ? (
                   <p className="text-faint">Asking what would do instead…</p>
                 ) : reach === 'failed' ? (
                   <p>The sellers did not say what would do instead. Find the plan again to ask once more.</p>
                 ) : (
-                  <Reaches found={reach[i] ?? []} today={today} />
+                  <Reaches
+                    found={reach[i] ?? []}
+                    today={today}
+                    onTake={inPlans && ((to) => act(inPlans.take(String(u.lot), to)))}
+                  />
                 )}
               </div>
             </li>
@@ -109,7 +130,13 @@ export function UnmetLots({
   );
 }
 
-function Reaches({ found, today }: { found: readonly InReach[]; today: string }) {
+interface ReachesProps {
+  readonly found: readonly InReach[];
+  readonly today: string;
+  readonly onTake: ((to: ElementKey) => void) | undefined;
+}
+
+function Reaches({ found, today, onTake }: ReachesProps) {
   if (found.length === 0)
     return <p>No seller has it, nor a similar colour or other shapes in its place. Plan another part.</p>;
   return (
@@ -119,6 +146,11 @@ function Reaches({ found, today }: { found: readonly InReach[]; today: string })
           {f.kind === 'colour' && <Glyph element={f.element} size={26} />}
           {f.kind === 'shape' && f.parts.map((p) => <Glyph key={p.element} element={p.element} size={26} />)}
           <span>{reachWords(f, today)}</span>
+          {f.kind === 'colour' && onTake && (
+            <Button aria-label={`Take ${elementName(f.element)} instead`} onClick={() => onTake(f.element)}>
+              Take the near colour
+            </Button>
+          )}
         </li>
       ))}
     </ul>
