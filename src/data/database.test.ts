@@ -17,6 +17,7 @@ import {
 import {
   asId,
   type AssemblyId,
+  type BoxOfferId,
   type BuildId,
   type ColourId,
   type ColourRuleId,
@@ -132,6 +133,16 @@ const INSPECTED: Diff = joinDiffs(
     refund: 40,
   }),
   added('whiteningCost', { id: 'whitening', perBath: 300, pieces: 10, hours: 12.5 }),
+  added('boxOffer', {
+    id: asId<BoxOfferId>('bo1'),
+    code: 'T-1',
+    setName: 'Tram',
+    condition: 'second-hand',
+    price: 1450,
+    copies: 2,
+    seller: 'the market hall',
+    days: 3,
+  }),
   added('roughlyKnown', { id: 'Bricks|ash', family: 'Bricks', colour: asId('ash'), amount: 'plenty' }),
   added('colourRule', {
     id: asId<ColourRuleId>('c1'),

@@ -35,3 +35,4 @@ export { wantedElements } from './wanted-elements';
 export { shapesFor, withShapes } from './substitute-lots';
 export { nowAvailable, waitFor, waitNoLonger } from './waiting-list';
 export type { NowAvailable } from './waiting-list';
+export { offerBox, withdrawBox } from './box-offers';

@@ -42,6 +42,8 @@ export interface MarketBox extends Post {
   readonly condition: 'new' | 'second-hand';
   readonly price: Minor;
   readonly copies: number;
+  /** True of one at a price of one's own: nothing about it is simulated. */
+  readonly own?: boolean;
   readonly lots: readonly { readonly element: ElementKey; readonly qty: number }[];
 }
 

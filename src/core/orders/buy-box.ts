@@ -36,7 +36,7 @@ export function buyBox(
     build: workbench.build,
     seller: box.seller,
     ...BLANK_ORDER,
-    simulated: true,
+    simulated: box.own !== true,
     due: addDays(today, box.days),
     placedAt: source.now,
   };

@@ -166,3 +166,21 @@ describe('fewest boxes for several models', () => {
     );
   });
 });
+
+describe('a box for hardly anything', () => {
+  const wants = (qty: number) => model('m', [{ part: brick, colour: COLOURS[0]!, qty }]);
+  const large = box('Large', 3000, [[brick, COLOURS[0]!, 40]]);
+  const at = (pence: number, qty: number): Cover => {
+    const { linearModel, decode } = coverModel([large], [wants(qty)], () => pence);
+    return decode(solveExactly(solver, linearModel, { start: null, seconds: 20, gap: 0 }).values!);
+  };
+
+  it('is not bought: what it would give is told as lacking', () =>
+    expect(at(100, 2)).toMatchObject({ cost: 0, copies: [], short: [{ qty: 2 }] }));
+
+  it('is bought where it gives its pieces for less than they are worth', () =>
+    expect(at(100, 31)).toMatchObject({ cost: 3000, copies: [{ code: 'Large', copies: 1 }], short: [] }));
+
+  it('is bought for anything where nothing is said of what a piece is worth', () =>
+    expect(solved([large], [wants(1)])).toMatchObject({ cost: 3000, short: [] }));
+});

@@ -68,11 +68,13 @@ export function mainColours(m: CoverModel, boxes: readonly CoverBox[]): ColourId
 /**
  * Which boxes, at least cost, cover several models together, as a mixed-integer linear model: copies of each box, a main
  * colour for each model, no two models in the same unless they share. What cannot be covered is lacking at a price above
- * all boxes, so that there is always an answer and it lacks as little as can be.
+ * all boxes, so that there is always an answer and it lacks as little as can be; with a `lackingPrice` of one's own a box is
+ * bought only where it gives its pieces for less than that, and not for two of them.
  */
 export function coverModel(
   boxes: readonly CoverBox[],
   models: readonly CoverModel[],
+  lackingPrice: (element: ElementKey) => Minor = () => LACKING,
 ): { linearModel: LinearModel; decode: (values: ArrayLike<number>) => Cover } {
   const builder = new ModelBuilder();
   const bought = boxes.map((b) => builder.column(b.price, b.most, true));
@@ -90,7 +92,7 @@ export function coverModel(
   const demand = demandOf(models, choices);
   const lacking = new Map<ElementKey, number>();
   for (const [element, { fixed, terms }] of demand) {
-    const lack = builder.column(LACKING, Infinity, true);
+    const lack = builder.column(lackingPrice(element), Infinity, true);
     lacking.set(element, lack);
     const owned = boxes.reduce((s, b) => s + b.owned * yieldOf(b, element), 0);
     const supply = boxes.flatMap((b, i) => {

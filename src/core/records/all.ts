@@ -1,4 +1,5 @@
 import { assembly } from './assembly';
+import { boxOffer } from './box-offer';
 import { build } from './build';
 import { buildSources } from './build-sources';
 import { claimRank } from './claim-rank';
@@ -49,6 +50,7 @@ export const RECORDS = [
   parcelClaim,
   tray,
   price,
+  boxOffer,
   customColour,
   colourAlias,
   roughlyKnown,

@@ -1,4 +1,5 @@
 export type { Assembly } from './assembly';
+export type { BoxOffer } from './box-offer';
 export type { Build } from './build';
 export { ELSEWHERE, type BuildSources, type Elsewhere } from './build-sources';
 export type { ClaimRank } from './claim-rank';

@@ -18,6 +18,7 @@ export type CountLineId = Id<'countLine'>;
 export type FindingId = Id<'finding'>;
 export type ReadingId = Id<'reading'>;
 export type ColourRuleId = Id<'colourRule'>;
+export type BoxOfferId = Id<'boxOffer'>;
 export type ParcelClaimId = Id<'parcelClaim'>;
 export type ExposureId = Id<'exposure'>;
 export type WhiteningId = Id<'whitening'>;

@@ -38,6 +38,7 @@ export function BuyingPlanTab({
       today={today}
       waitingParts={[...workbench.records.waiting.values()]}
       act={perform}
+      offers={[...workbench.records.boxOffer.values()]}
       inPlans={{
         take: (id, to) => takeInstead(workbench, lotOf(id), to),
         leave: (id) => leaveNoted(workbench, lotOf(id), 'not available when the plan was made'),

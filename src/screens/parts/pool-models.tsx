@@ -30,7 +30,10 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
       const response = await fetch('/api/cover', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ models, owned: owned.map(({ code, copies }) => ({ code, copies })) }),
+        body: JSON.stringify({
+          models,
+          owned: owned.map(({ code, name, copies, lots }) => ({ code, name, copies, lots })),
+        }),
       });
       const body = (await response.json()) as { ok: boolean; value: CoverAnswer };
       setCover(body.ok ? body.value : 'failed');
@@ -84,14 +87,17 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
 }
 
 function CoverWords({ cover }: { cover: CoverAnswer }) {
+  const short = cover.short.reduce((s, l) => s + l.qty, 0);
   const buys = cover.copies.map((c) => `${count(c.copies)} × ${c.name}`);
   return (
     <>
       <p className="font-semibold">
         {cover.short.length > 0 && '▲ '}
         {buys.length === 0
-          ? 'The boxes that are there do.'
-          : `Buy ${buys.join(' and ')}: ${money(cover.cost)} in all.`}{' '}
+          ? short === 0
+            ? 'The boxes that are there do.'
+            : `The boxes that are there lack ${pieces(short)}, and no other box is worth it.`
+          : `Buy ${buys.join(' and ')}: ${money(cover.cost)} in all${short > 0 ? `, and ${pieces(short)} singly` : ''}.`}{' '}
         {cover.proven ? 'No cheaper choice covers as much.' : 'The best found in the time.'}
       </p>
       <p className="text-soft">
@@ -102,7 +108,10 @@ function CoverWords({ cover }: { cover: CoverAnswer }) {
         <ul>
           {cover.short.map((s) => (
             <li key={s.element}>
-              {count(s.qty)} {elementName(s.element)}: no box for sale gives them
+              {count(s.qty)} {elementName(s.element)}:{' '}
+              {cover.notWorth.includes(s.element)
+                ? 'a box that gives them would cost more than ten times what they cost singly'
+                : 'no box for sale gives them'}
             </li>
           ))}
         </ul>

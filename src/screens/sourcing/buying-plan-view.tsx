@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Command } from '@/core/ledger';
+import type { BoxOffer, Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { addDays, boxId, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
@@ -31,6 +31,8 @@ interface BuyingPlanViewProps {
   readonly heading?: 'h1' | 'h2';
   readonly act: (command: Command) => void;
   readonly inPlans?: InPlans;
+  /** Boxes at prices of one's own. */
+  readonly offers?: readonly BoxOffer[];
   /** Orders a plan at the prices of an answer. */
   readonly onOrder: (plan: BuyingPlan, at: MarketAnswer) => void;
 }
@@ -45,6 +47,7 @@ export function BuyingPlanView({
   heading: Heading = 'h1',
   act,
   inPlans,
+  offers,
   onOrder,
 }: BuyingPlanViewProps) {
   const { plan, market, step, bounds } = sourcing;
@@ -83,7 +86,14 @@ export function BuyingPlanView({
   );
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[300px_1fr]">
-      <PreferencesForm sourcing={sourcing} busy={busy} need={need} boxes={boxes} onRun={run} />
+      <PreferencesForm
+        sourcing={sourcing}
+        busy={busy}
+        need={need}
+        boxes={boxes}
+        offers={offers && { of: offers, act }}
+        onRun={run}
+      />
       <section aria-label="The plan" tabIndex={0} className="min-h-0 overflow-auto p-4">
         <Heading className="text-[21px] leading-tight">{headline(sourcing, parcels, need)}</Heading>
         <p role="status" className="text-soft mb-3">

@@ -1,3 +1,5 @@
+import type { BoxOffer, Command } from '@/core/ledger';
+import { BoxOffers } from './box-offers';
 import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
 import { elementName } from '@/core/parts';
@@ -14,6 +16,7 @@ export function PreferencesForm({
   busy,
   need,
   boxes = true,
+  offers,
   onRun,
 }: {
   sourcing: SourcingTools;
@@ -21,6 +24,8 @@ export function PreferencesForm({
   need: WantedParts;
   /** False where no box can be bought: several builds cannot share one. */
   boxes?: boolean;
+  /** Boxes at prices of one's own, where they can be bought. */
+  offers?: { readonly of: readonly BoxOffer[]; readonly act: (command: Command) => void } | undefined;
   onRun: () => void;
 }) {
   const { preferences: p, setPreferences } = sourcing;
@@ -98,6 +103,7 @@ export function PreferencesForm({
       )}
       <ByLot sourcing={sourcing} need={need} />
       <PriceLists sourcing={sourcing} />
+      {boxes && offers && <BoxOffers offers={offers.of} act={offers.act} />}
       {sourcing.market && <Sellers sourcing={sourcing} />}
     </form>
   );

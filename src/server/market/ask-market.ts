@@ -2,7 +2,7 @@ import { withKnowledge, type Register } from '@/core/mismatch';
 import { priceLookup } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import { CLOCK_ID } from '@/core/ledger';
-import type { MarketAnswer, MarketBox } from '@/core/market';
+import { boxId, type MarketAnswer, type MarketBox } from '@/core/market';
 import { readCatalogue, readSetLots } from '@/data/catalogue';
 import type { Handle } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
@@ -24,7 +24,39 @@ export function boxesForSale(handle: Handle): MarketBox[] {
       const lots = readSetLots(handle.db, code).map(({ element, qty }) => ({ element, qty }));
       return { code, name, year, lots };
     });
-  return boxesOf(sets, priceOf, new Date().getFullYear(), DEMO_MARKET);
+  const own = ownOffers(handle);
+  // One's own offer of a set in a condition stands in the place of the market's.
+  const ids = new Set(own.map(boxId));
+  const others = boxesOf(sets, priceOf, new Date().getFullYear(), DEMO_MARKET);
+  return [...others.filter((b) => !ids.has(boxId(b))), ...own];
+}
+
+/** How sure it is that a box of one's own comes on its day: nobody's record says, so it is like the usual seller's. */
+const OWN_POST = { spread: 2, late: 0.1 };
+
+/** Boxes at prices of one's own, with what the catalogue says is in them; of two for a set and condition the cheaper. */
+function ownOffers({ db }: Handle): MarketBox[] {
+  const found = new Map<string, MarketBox>();
+  for (const o of readRecords(db, 'boxOffer')) {
+    const lots = readSetLots(db, o.code).map(({ element, qty }) => ({ element, qty }));
+    if (lots.length === 0) continue;
+    const { code, condition, price, copies, seller, days } = o;
+    const box: MarketBox = {
+      ...OWN_POST,
+      code,
+      name: o.setName,
+      condition,
+      price,
+      copies,
+      seller,
+      days,
+      own: true,
+      lots,
+    };
+    const other = found.get(boxId(box));
+    if (!other || price < other.price) found.set(boxId(box), box);
+  }
+  return [...found.values()];
 }
 
 /** The register, with imported lists laid over it, and with what is in some boxes: that was made. */
