@@ -8,7 +8,8 @@ test('one line is logged by keyboard alone: the balance moves while it is typed,
   await page.getByRole('link', { name: /Lightkeeper's House/ }).click();
   const balance = page.getByRole('region', { name: 'Balance' });
   await expect(balance).toContainText('= 489');
-  await page.keyboard.press('l');
+  // Who opens a build types: the line has the focus.
+  await expect(page.locator('#log-line')).toBeFocused();
   await page.keyboard.type(
     '-2 brick 1x2 chalk @tower, +2 brick 1x2 ash, ~6 brick 1x4 dune > bark @house front',
   );

@@ -123,7 +123,7 @@ test('what several builds lack is bought in one go: one parcel, and an order in 
   ] as const) {
     await openBuild(page, new RegExp(name));
     await openParts(page, 'Orders');
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('1 of 1 orders are open');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('1 of 1 order is open');
     await expect(page.getByText(`${qty} pieces awaited`)).toBeVisible();
   }
 });

@@ -80,7 +80,7 @@ test('a room of a house without zones is refitted: its own sum is right, and wha
   await expect(page.getByLabel('Name of zone Kitchen')).toBeVisible();
   await page.keyboard.press('Escape');
   await startModification(page, 'Kitchen in wood');
-  await log(page, '-8 brick 1x2 white @kitchen, +8 brick 1x2 bark own @kitchen');
+  await log(page, '-8 brick 1x2 white @kitchen, +8 plate 1x2 bark own @kitchen');
   await log(page, '~5 brick 1x2 light grey > bark own @kitchen');
   await page.getByRole('button', { name: 'Kitchen', exact: true }).click();
   await expect(balance(page)).toContainText('− 8');

@@ -76,7 +76,8 @@ test('orders: money is spent when placed, the pieces wait, and come onto the mod
   await log(page, '+10 tile 1x2 bark plan at 0.04');
   await page.getByRole('button', { name: 'Order these…' }).click();
   await page.getByLabel('Seller').fill('Someone');
-  await page.getByLabel('Postage and fees').fill('1.99');
+  await page.getByLabel('Postage').fill('1.79');
+  await page.getByLabel('Fees').fill('0.20');
   // What was really paid for each, and when; on which day it comes nobody said.
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('10 pieces, £2.39 with postage and fees');
@@ -95,6 +96,8 @@ test('orders: money is spent when placed, the pieces wait, and come onto the mod
 test('zones, phases and modifications are added and renamed; commands are found by name', async ({
   page,
 }) => {
+  // The line has the focus, and takes letters as letters.
+  await page.keyboard.press('Escape');
   await page.keyboard.press('z');
   await page.getByLabel('New zone').fill('Roof');
   await page.getByLabel('New zone').press('Enter');
@@ -116,6 +119,8 @@ test('zones, phases and modifications are added and renamed; commands are found 
   await page.getByLabel('Note').fill('later on');
   await page.getByRole('button', { name: 'Start it' }).click();
   await expect(page.getByText('Roof ridge · Later')).toBeVisible();
+  await expect(page.locator('#log-line')).toBeFocused();
+  await page.keyboard.press('Escape');
   await page.keyboard.press('k');
   await page.keyboard.press('F1');
   await expect(page.getByRole('dialog', { name: 'Keys and the log line' })).toBeVisible();

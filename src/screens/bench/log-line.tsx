@@ -156,7 +156,14 @@ export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps)
         </span>
       </div>
       <div id={`${listId}-says`} aria-live="polite" className="flex min-h-8 items-center gap-4">
-        <Understood reading={reading} onChoose={(text) => change(text)} line={line} />
+        <Understood
+          reading={reading}
+          onChoose={(text) => {
+            change(text);
+            input.current?.focus();
+          }}
+          line={line}
+        />
         <AskElsewhere reading={reading} onDone={() => input.current?.focus()} />
       </div>
     </section>

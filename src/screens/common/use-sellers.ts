@@ -26,7 +26,7 @@ export function useSellers(records: Pick<RecordSet, 'order' | 'parcelClaim'>): r
 export function sellerWords(r: SellerRecord): string {
   const times =
     r.withDay === 0
-      ? `${count(r.orders)} ${r.orders === 1 ? 'order' : 'orders'}, none of them yet closed with a day to keep`
+      ? `${count(r.orders)} ${r.orders === 1 ? 'order' : 'orders'} so far, none with a day has come`
       : `${count(r.withDay - r.late)} of ${count(r.withDay)} ${r.withDay === 1 ? 'parcel' : 'parcels'} came by ${r.withDay === 1 ? 'its' : 'their'} day${r.late > 0 ? `, the latest ${count(r.worstDays)} ${r.worstDays === 1 ? 'day' : 'days'} after` : ''}`;
   const faults = [
     r.short > 0 ? `${count(r.short)} short` : '',

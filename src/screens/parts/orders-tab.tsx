@@ -47,7 +47,7 @@ export function OrdersTab() {
           <h1 className="text-[21px] leading-tight">
             {orders.length === 0
               ? 'Nothing is on order.'
-              : `${count(open.length)} of ${count(orders.length)} orders are open; ${count(arrived.length)} here to receive${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
+              : `${count(open.length)} of ${count(orders.length)} ${orders.length === 1 ? 'order' : 'orders'} ${open.length === 1 ? 'is' : 'are'} open; ${count(arrived.length)} here to receive${late.length > 0 ? `, ${count(late.length)} late` : ''}${risky.length > 0 ? `, ${count(risky.length)} likely to be late` : ''}.`}
           </h1>
           <p className="text-soft">
             Today is {today}.{' '}
@@ -159,7 +159,7 @@ function OrderCard({
             {news && ' · simulated'}
           </span>
         </h2>
-        {!news && lots.length > 0 && record && (
+        {!news && lots.length > 0 && record && record.closed > 0 && (
           <span className="text-soft text-[12px]">{sellerWords(record)}</span>
         )}
         {outlook && lots.length > 0 && <span className="text-soft text-[12px]">{outlookWords(outlook)}</span>}
