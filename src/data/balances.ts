@@ -40,6 +40,20 @@ export function leftOvers(db: Database): BalanceRow[] {
     ) group by account, element, grade having sum(qty) > 0`);
 }
 
+/** Spares of all builds that no plan takes: of each kind the lesser of what is there and what the plans leave. */
+export function freeSpares(db: Database): (BalanceRow & { build: string })[] {
+  return db.all<BalanceRow & { build: string }>(sql`
+    select account, substr(account, 8) as build, element, grade, min(sum(done), sum(qty)) as qty from (
+      select m.to_account as account, m.element, m.grade, m.qty, iif(e.state = 'done', m.qty, 0) as done
+        from movements m join entries e on e.id = m.entry
+        where e.what_if is null and m.to_account glob 'spares:*'
+      union all
+      select m.from_account, m.element, m.grade, -m.qty, iif(e.state = 'done', -m.qty, 0)
+        from movements m join entries e on e.id = m.entry
+        where e.what_if is null and m.from_account glob 'spares:*'
+    ) group by account, element, grade having min(sum(done), sum(qty)) > 0`);
+}
+
 /** What is in own parts now, by tray, element and grade. */
 export function stockBalances(db: Database): BalanceRow[] {
   return balancesElsewhere(db, '', 'done');

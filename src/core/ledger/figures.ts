@@ -164,7 +164,7 @@ function countLeaving(
   sums.onModel -= pieces;
   if (figure === 'missing') return;
   sums.worthOut += (m.worth ?? 0) * pieces;
-  if (place === 'spares' || place === 'stock' || place === 'own') {
+  if (place === 'spares' || place === 'stock' || place === 'own' || place === 'donor') {
     if (m.worth === null) sums.backUnpriced += pieces;
     else sums.worthBack += m.worth * pieces;
   }

@@ -42,6 +42,8 @@ const OFF: KindRule['routes'] = [
   ['model', 'stock'],
   ['model', 'gone'],
   ['model', 'own'],
+  // A build that is taken apart goes back into its box.
+  ['model', 'donor'],
 ];
 const ON: KindRule['routes'] = [
   ['spares', 'model'],

@@ -7,6 +7,7 @@ import {
   freeOf,
   joinDiffs,
   modelAccount,
+  ownAccount,
   sparesAccount,
   stockAccount,
   type AccountKey,
@@ -16,7 +17,14 @@ import {
   type Movement,
 } from '../ledger';
 import type { ElementKey } from '../parts';
-import { asId, type EntryId, type ModificationId, type TrayId, type ZoneId } from '../shared/ids';
+import {
+  asId,
+  type CopyId,
+  type EntryId,
+  type ModificationId,
+  type TrayId,
+  type ZoneId,
+} from '../shared/ids';
 import type { Minor } from '../shared/money';
 import type { StockLot } from './stock';
 
@@ -84,17 +92,28 @@ export function breakUpBox(workbench: Workbench, lots: readonly StockLot[], sour
   return { label: `take ${n} out of the box`, diff: added('entry', entry) };
 }
 
+/** Where the parts of a build that is taken apart go: to its spares (null), a tray, back into a box, or to own parts uncounted. */
+export type BreakUpGoal =
+  { readonly tray: TrayId } | { readonly box: CopyId } | { readonly own: true } | null;
+
 /**
- * Breaks a build up, or some zones of it: all that is on them goes off the model, to a tray or to the build's spares, as
+ * Breaks a build up, or some zones of it: all that is on them goes off the model, to where they are to go, as
  * a modification of its own, so that the build's tally still tells what became of it.
  */
 export function breakUpBuild(
   workbench: Workbench,
   zones: readonly ZoneId[],
-  to: TrayId | null,
+  to: BreakUpGoal,
   source: Source,
 ): Command {
-  const goal: AccountKey = to ? stockAccount(to) : sparesAccount(workbench.build);
+  const goal: AccountKey =
+    to === null
+      ? sparesAccount(workbench.build)
+      : 'tray' in to
+        ? stockAccount(to.tray)
+        : 'box' in to
+          ? donorAccount(to.box)
+          : ownAccount();
   const modification: Modification = {
     id: asId<ModificationId>(source.newId()),
     build: workbench.build,

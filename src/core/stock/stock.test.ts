@@ -254,7 +254,7 @@ describe('breaking up', () => {
       zones: { Porch: ['4 brick 1x2 ash', '2 tile 2x2 bark'], Roof: ['6 slope 45 2x1 slate'] },
       prices: ['brick 1x2 ash 9'],
     });
-    did(workbench, breakUpBuild(workbench, [zoneId('Porch')], TEST_TRAY, testSource()));
+    did(workbench, breakUpBuild(workbench, [zoneId('Porch')], { tray: TEST_TRAY }, testSource()));
     expect(workbench.built.figures({ of: 'build' }).out).toBe(6);
     expect(workbench.built.balances.at(stockAccount(TEST_TRAY), el('brick 1x2', 'ash'))).toBe(4);
     expect(workbench.modifications.map((m) => m.title)).toEqual(['Broken up for parts']);

@@ -3,6 +3,7 @@ import { Lexicon, type CallContext, type PrintContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
   applyDiff,
+  donorAccount,
   Books,
   keptAt,
   openPlaceholders,
@@ -92,13 +93,27 @@ export class Workbench {
   }
 
   /** Carries a diff into the records and the books. */
-  apply(diff: Diff): void {
+  apply(whole: Diff): void {
+    const diff = this.ownPart(whole);
     this.records = applyDiff(this.records, diff);
     this.lists = null;
     this.reach = null;
     const all = [...diff.added, ...diff.removed, ...diff.changed];
     if (all.every((r) => r.type === 'entry')) this.carryEntries(diff);
     else this.reopen();
+  }
+
+  /** What of a diff is a matter of this bench: the records of other builds that one act may touch are theirs. */
+  private ownPart(diff: Diff): Diff {
+    const isOwn = (record: object): boolean => {
+      const build = 'build' in record ? (record.build as BuildId | null) : null;
+      return build === null || build === this.build;
+    };
+    return {
+      added: diff.added.filter((r) => isOwn(r.record)),
+      changed: diff.changed.filter((c) => isOwn(c.to)),
+      removed: diff.removed.filter((r) => isOwn(r.record)),
+    };
   }
 
   private reopen(): void {
@@ -231,10 +246,10 @@ export class Workbench {
     };
   }
 
-  /** The boxes that are broken up for the build, in the order in which they are taken from. */
+  /** The boxes that are broken up for the build, or that it was taken apart into, in the order in which they are taken from. */
   get boxes(): Copy[] {
     return [...this.records.copy.values()]
-      .filter((c) => c.role === 'donor')
+      .filter((c) => c.role === 'donor' || this.built.balances.total(donorAccount(c.id)) > 0)
       .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1));
   }
 

@@ -18,6 +18,7 @@ import { ByColourTab } from './by-colour-tab';
 import { LentTab } from './lent-tab';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { RoughlyTab } from './roughly-tab';
+import { SparesTab } from './spares-tab';
 import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
 import { ClaimsTab } from './claims-tab';
@@ -27,6 +28,7 @@ const PARTS = [
   { name: 'claims', words: 'Asked for by builds' },
   { name: 'lent', words: 'Lent out' },
   { name: 'together', words: 'Buy together' },
+  { name: 'spares', words: 'Builds’ spares' },
   { name: 'colours', words: 'By colour' },
   { name: 'roughly', words: 'Roughly known' },
 ] as const;
@@ -100,6 +102,9 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
             </TabPart>
             <TabPart name="lent" className="flex min-h-0 flex-1 flex-col">
               <LentTab stock={stock} acts={acts} />
+            </TabPart>
+            <TabPart name="spares" className="flex min-h-0 flex-1 flex-col">
+              <SparesTab stock={stock} acts={acts} />
             </TabPart>
             <TabPart name="colours" className="flex min-h-0 flex-1 flex-col">
               <ByColourTab stock={stock} palette={palette} priceOf={priceOf} />

@@ -1,16 +1,24 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { modelAccount, type Tray } from '@/core/ledger';
+import { modelAccount, type Copy, type Tray } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
-import type { TrayId, ZoneId } from '@/core/shared/ids';
-import { breakUpBox, breakUpBuild, donorReport, type DonorReport } from '@/core/stock';
+import { asId, type BuildId, type CopyId, type TrayId, type ZoneId } from '@/core/shared/ids';
+import {
+  breakUpBox,
+  breakUpBuild,
+  donorReport,
+  handBoxOn,
+  type BreakUpGoal,
+  type DonorReport,
+} from '@/core/stock';
 import { needOf } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { boxPrice, count, kinds, paidWords, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { ask } from '../sending/answers';
 
 /** Boxes that are being broken up for this build, whole or in part, and this build itself broken up for its parts. */
 export function BreakUp({ trays }: { trays: readonly Tray[] }) {
@@ -86,8 +94,53 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
         <Button disabled={left === 0} onClick={() => perform(breakUpBox(workbench, lots, source()))}>
           Take out all {count(left)}
         </Button>
+        {left > 0 && <HandOn copy={copy} />}
       </span>
     </section>
+  );
+}
+
+/** A goal as the choice names it. */
+function goalOf(text: string): BreakUpGoal {
+  const [kind, id = ''] = text.split(' ');
+  if (kind === 'tray') return { tray: asId<TrayId>(id) };
+  if (kind === 'box') return { box: asId<CopyId>(id) };
+  return kind === 'own' ? { own: true } : null;
+}
+
+/** What is left of a box goes on to another build, of those worked on last. */
+function HandOn({ copy }: { copy: Copy }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [builds, setBuilds] = useState<readonly { id: BuildId; name: string }[] | null>(null);
+  const open = async () => {
+    const told = await ask<{ builds: readonly { id: BuildId; name: string }[] }>('/api/builds');
+    setBuilds((told?.builds ?? []).filter((b) => b.id !== workbench.build));
+  };
+  if (builds === null)
+    return (
+      <Button look="bare" onClick={() => void open()}>
+        Hand what is left on…
+      </Button>
+    );
+  return (
+    <Field label="What is left goes on to">
+      <Select
+        autoFocus
+        value=""
+        onChange={(e) =>
+          e.target.value && perform(handBoxOn(workbench, copy, asId<BuildId>(e.target.value), source()))
+        }
+      >
+        <option value="">{builds.length === 0 ? 'there is no other build' : 'choose a build…'}</option>
+        {builds.map((b) => (
+          <option key={b.id} value={b.id}>
+            {b.name}
+          </option>
+        ))}
+      </Select>
+    </Field>
   );
 }
 
@@ -97,7 +150,8 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const [zones, setZones] = useState<ReadonlySet<ZoneId>>(new Set());
-  const [tray, setTray] = useState<TrayId | null>(null);
+  const [goal, setGoal] = useState('');
+  const copies = [...workbench.records.copy.values()].filter((c) => c.build === workbench.build);
   const held = workbench.zones
     .map((z) => ({ zone: z, qty: workbench.built.balances.total(modelAccount(z.id)) }))
     .filter((z) => z.qty > 0);
@@ -135,10 +189,16 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
       ))}
       <span className="mt-2 flex flex-wrap items-end gap-2">
         <Field label="Its parts go to">
-          <Select value={tray ?? ''} onChange={(e) => setTray((e.target.value || null) as TrayId | null)}>
+          <Select value={goal} onChange={(e) => setGoal(e.target.value)}>
             <option value="">its spares, put away later</option>
+            {copies.map((c) => (
+              <option key={c.id} value={`box ${c.id}`}>
+                back into the box {c.setName}
+              </option>
+            ))}
+            <option value="own">own parts, uncounted</option>
             {trays.map((t) => (
-              <option key={t.id} value={t.id}>
+              <option key={t.id} value={`tray ${t.id}`}>
                 tray {t.name}
               </option>
             ))}
@@ -147,7 +207,7 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
         <Button
           disabled={going === 0}
           onClick={() => {
-            perform(breakUpBuild(workbench, [...zones], tray, source()));
+            perform(breakUpBuild(workbench, [...zones], goalOf(goal), source()));
             setZones(new Set());
           }}
         >
