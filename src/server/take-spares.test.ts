@@ -16,11 +16,7 @@ const yard = () => {
   one.log('-9 plate 2x3 chalk');
   two.log('-4 plate 2x3 chalk');
   const source = { newId: () => 'tray-1', now: NOW.toISOString() };
-  perform(
-    one.handle,
-    { id: asId<ActionId>('tray'), scope: STOCK_SCOPE, ...addTray([], 'A1', source) },
-    NOW,
-  );
+  perform(one.handle, { id: asId<ActionId>('tray'), scope: STOCK_SCOPE, ...addTray([], 'A1', source) }, NOW);
   const tray = readRecords(one.handle.db, 'tray')[0]!;
   return { one, two, handle: one.handle, tray };
 };

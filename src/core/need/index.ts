@@ -7,3 +7,4 @@ export { placeholdersOf, swapPlaceholders } from './placeholders';
 export { PART_STATES, statesOf, totalsOf } from './part-states';
 export type { PartState, StatePart, StateSum } from './part-states';
 export { leaveNoted, takeInstead } from './take-instead';
+export { conditionBeside } from './wanted-condition';

@@ -2,7 +2,7 @@
 
 import { placePlan } from '@/core/orders';
 import { lotId } from '@/core/market';
-import { leaveNoted, takeInstead, type NeedLot, type NeedReport } from '@/core/need';
+import { conditionBeside, leaveNoted, takeInstead, type NeedLot, type NeedReport } from '@/core/need';
 import type { ElementKey } from '@/core/parts';
 import { useBuild } from '../common/build-store';
 import { BuyingPlanView, type SourcingTools } from '../sourcing';
@@ -38,6 +38,7 @@ export function BuyingPlanTab({
       today={today}
       waitingParts={[...workbench.records.waiting.values()]}
       act={perform}
+      beside={(lot) => conditionBeside(workbench, lot)}
       offers={[...workbench.records.boxOffer.values()]}
       inPlans={{
         take: (id, to) => takeInstead(workbench, lotOf(id), to),

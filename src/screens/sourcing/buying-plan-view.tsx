@@ -17,6 +17,7 @@ import { PreferencesForm } from './preferences-form';
 import { PricesChanged, type Asked } from './prices-changed';
 import type { PlanFailure } from './plan-need';
 import type { SourcingTools, WantedParts } from './use-sourcing';
+import { MixedLots, type Beside } from './mixed-lots';
 import { ParcelsChart } from './parcels-chart';
 import { UnmetLots, type InPlans } from './unmet-lots';
 
@@ -31,6 +32,8 @@ interface BuyingPlanViewProps {
   readonly heading?: 'h1' | 'h2';
   readonly act: (command: Command) => void;
   readonly inPlans?: InPlans;
+  /** What condition fits where a lot goes; left out where the plan is for several builds. */
+  readonly beside?: Beside;
   /** Boxes at prices of one's own. */
   readonly offers?: readonly BoxOffer[];
   /** Orders a plan at the prices of an answer. */
@@ -48,6 +51,7 @@ export function BuyingPlanView({
   act,
   inPlans,
   offers,
+  beside,
   onOrder,
 }: BuyingPlanViewProps) {
   const { plan, market, step, bounds } = sourcing;
@@ -92,6 +96,7 @@ export function BuyingPlanView({
         need={need}
         boxes={boxes}
         offers={offers && { of: offers, act }}
+        beside={beside}
         onRun={run}
       />
       <section aria-label="The plan" tabIndex={0} className="min-h-0 overflow-auto p-4">
@@ -107,6 +112,7 @@ export function BuyingPlanView({
         )}
         {plan && (
           <>
+            <MixedLots plan={plan} lots={sourcing.lots} sourcing={sourcing} beside={beside} />
             <ByHand plan={plan} credit={sourcing.credit} />
             {boxes && <BoxesShown plan={plan} sourcing={sourcing} today={today} />}
             <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">

@@ -1,4 +1,5 @@
 import type { BoxOffer, Command } from '@/core/ledger';
+import type { Beside } from './mixed-lots';
 import { BoxOffers } from './box-offers';
 import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
@@ -17,6 +18,7 @@ export function PreferencesForm({
   need,
   boxes = true,
   offers,
+  beside,
   onRun,
 }: {
   sourcing: SourcingTools;
@@ -26,6 +28,8 @@ export function PreferencesForm({
   boxes?: boolean;
   /** Boxes at prices of one's own, where they can be bought. */
   offers?: { readonly of: readonly BoxOffer[]; readonly act: (command: Command) => void } | undefined;
+  /** What condition fits where a lot goes. */
+  beside?: Beside | undefined;
   onRun: () => void;
 }) {
   const { preferences: p, setPreferences } = sourcing;
@@ -101,7 +105,7 @@ export function PreferencesForm({
           </Select>
         </Field>
       )}
-      <ByLot sourcing={sourcing} need={need} />
+      <ByLot sourcing={sourcing} need={need} beside={beside} />
       <PriceLists sourcing={sourcing} />
       {boxes && offers && <BoxOffers offers={offers.of} act={offers.act} />}
       {sourcing.market && <Sellers sourcing={sourcing} />}
@@ -137,8 +141,14 @@ function LimitField({
   );
 }
 
+interface ByLotProps {
+  readonly sourcing: SourcingTools;
+  readonly need: WantedParts;
+  readonly beside?: Beside | undefined;
+}
+
 /** New or used, lot by lot, where a lot is to be other than the rest. */
-function ByLot({ sourcing, need }: { sourcing: SourcingTools; need: WantedParts }) {
+function ByLot({ sourcing, need, beside }: ByLotProps) {
   const { preferences: p, setPreferences } = sourcing;
   if (need.lots.length === 0) return null;
   const set = (id: string, to: string) => {
@@ -152,6 +162,21 @@ function ByLot({ sourcing, need }: { sourcing: SourcingTools; need: WantedParts 
       <summary className="text-soft min-h-7 text-[12px]">
         New or used, kind by kind{p.condition.size > 0 ? `, ${count(p.condition.size)} chosen` : ''}
       </summary>
+      {beside && (
+        <Button
+          className="my-1"
+          onClick={() => {
+            const condition = new Map(p.condition);
+            for (const l of need.lots) {
+              const fits = beside(l);
+              if (fits) condition.set(lotId(l), fits);
+            }
+            setPreferences({ ...p, condition });
+          }}
+        >
+          As those beside them, where they are seen
+        </Button>
+      )}
       <ul>
         {need.lots.map((l) => (
           <li key={lotId(l)} className="flex min-h-8 items-center gap-2">
