@@ -258,6 +258,23 @@ export const FAMILIES: readonly Family[] = [
     height: 12,
     kinds: ['person', 'keeper', 'sailor'],
   }),
+  family('figure head', 'Plants and figures', 'round', { footprint: [1, 1], height: 3 }),
+  family('figure body', 'Plants and figures', 'box', {
+    footprint: [1, 2],
+    height: 4,
+    also: ['figure torso'],
+  }),
+  family('figure legs', 'Plants and figures', 'box', { footprint: [1, 2], height: 5, also: ['figure leg'] }),
+  family('figure wear', 'Plants and figures', 'dome', {
+    footprint: [1, 1],
+    height: 2,
+    also: ['figure hat', 'figure hair', 'figure helmet', 'figure cape'],
+  }),
+  family('figure item', 'Plants and figures', 'bar', {
+    footprint: [1, 1],
+    height: 4,
+    also: ['figure tool', 'figure accessory'],
+  }),
   family('animal', 'Plants and figures', 'figure', {
     footprint: [1, 2],
     height: 4,

@@ -27,5 +27,7 @@ export { priceLots, unpricedLots } from './price-commands';
 export type { GivenPrice, UnpricedLot } from './price-commands';
 export { hasSide, mirrorOf, repeatEntries } from './repeat';
 export type { Again, Repeated } from './repeat';
+export { FIGURE_PARTS, figurePart, isFigure, openFigure, USUAL_FIGURE } from './open-figure';
+export type { FigureMake, FigurePart } from './open-figure';
 export { costOfWork, planWork } from './plan-command';
 export type { Plan, PlannedWork, WorkCost } from './plan-command';

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { printIntent } from '@/core/log-line';
-import { logLine, readLine } from '@/core/workbench';
+import { isFigure, logLine, readLine } from '@/core/workbench';
 import { openPlaceholders, type LoggedKind } from '@/core/ledger';
 import { elementName, inColour, splitElementKey, type ElementKey } from '@/core/parts';
 import type { ColourId } from '@/core/shared/ids';
@@ -14,6 +14,7 @@ import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords } from '../words/log-line';
 import { sourceWords } from './entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
+import { OpenFigure } from './open-figure';
 import { OptionFields } from './act-options';
 import type { PickedFrom } from './tray-places';
 import { useBuild } from '../common/build-store';
@@ -99,6 +100,7 @@ export function ActDialog({ element, from, onClose }: ActProps) {
         }}
         className="flex flex-col gap-4"
       >
+        {part && isFigure(part) && <OpenFigure element={part} onClose={onClose} />}
         {part && <Kinds kinds={kinds} kind={kind} onChange={setKind} element={part} />}
         {!part && <PartPicker label="Which part goes on" onPick={setPart} />}
         {part && needsTarget && !target && <TargetPicker kind={kind} part={part} onPick={setTarget} />}
