@@ -202,7 +202,9 @@ describe('placeholders', () => {
 
   it('say how many of the right part are here; what is kept whole is not', () => {
     const b = standing(['5 tile 2x2 bark']);
-    expect(placeholdersOf(b)).toEqual([{ element: ash, standsFor: bark, qty: 4, here: 5, coming: 0 }]);
+    expect(placeholdersOf(b)).toEqual([
+      { element: ash, standsFor: bark, qty: 4, here: 5, roughly: 0, coming: 0 },
+    ]);
     did(b, keepWhole('Floor', stockAccount(TEST_TRAY), [{ element: bark, qty: 3 }], source));
     expect(placeholdersOf(b)).toMatchObject([{ here: 2 }]);
   });

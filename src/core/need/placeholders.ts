@@ -13,10 +13,13 @@ import { placeOf, zoneOf, type AccountKey } from '../places';
 import type { Entry } from '../records';
 import type { ElementKey } from '../parts';
 import { asId, type EntryId } from '../shared/ids';
+import { withAtHand } from '../stock';
 
-/** A placeholder that was placed, and how many of the right part are at hand and on order. Pieces. */
+/** A placeholder that was placed, and how many of the right part are at hand, counted or not, and on order. Pieces. */
 export interface PlaceholderState extends OpenPlaceholder {
   readonly here: number;
+  /** Own and uncounted, as far as that is roughly known. */
+  readonly roughly: number;
   readonly coming: number;
 }
 
@@ -31,6 +34,7 @@ export function placeholdersOf(workbench: Workbench): PlaceholderState[] {
   return openPlaceholders(workbench.entries.filter((e) => e.state === 'done')).map((s) => ({
     ...s,
     here: at(s.standsFor, ['spares', 'stock']),
+    roughly: withAtHand(workbench, (atHand) => atHand.countRoughly(s.standsFor)),
     coming: at(s.standsFor, ['order']),
   }));
 }
@@ -47,8 +51,18 @@ export function swapPlaceholders(
   const here = placeholdersOf(workbench).find(
     (s) => s.element === placeholder.element && s.standsFor === placeholder.standsFor,
   );
-  let left = Math.min(here?.qty ?? 0, here?.here ?? 0);
+  const ready = here ? Math.min(here.qty, here.here + here.roughly) : 0;
+  let left = ready;
+  /** What is counted goes in first; the rest is one's own and uncounted. */
+  let counted = Math.min(ready, here?.here ?? 0);
   const made: Entry[] = [];
+  /** Which movement each replacement takes the place of. */
+  const swappedOf = new Map<Entry, { entry: Entry; movement: Entry['movements'][number] }>();
+  const swappedFrom = (x: Entry, m: Entry['movements'][number], e: Entry): number => {
+    const of = swappedOf.get(x);
+    if (of?.entry !== e || of.movement !== m) return 0;
+    return x.movements.reduce((s, y) => s + (placeOf(y.to) === 'model' ? y.qty : 0), 0);
+  };
   let { no } = workbench.nextEntry(null);
   const placed = workbench.entries
     .filter((e) => e.kind === 'placeholder' && e.state === 'done' && e.standsFor === placeholder.standsFor)
@@ -56,11 +70,16 @@ export function swapPlaceholders(
   for (const e of placed) {
     const modification = e.modification ? workbench.records.modification.get(e.modification) : undefined;
     if (!modification) continue;
-    for (const m of e.movements) {
+    const parts = e.movements.flatMap((m) => [
+      { m, source: null },
+      { m, source: 'own' as const },
+    ]);
+    for (const { m, source: from } of parts) {
       if (m.element !== placeholder.element || left === 0) continue;
       const there = workbench.built.balances.at(m.to as AccountKey, m.element);
-      const qty = Math.min(left, m.qty, there);
-      if (qty === 0) continue;
+      const done = made.reduce((s, x) => s + swappedFrom(x, m, e), 0);
+      const qty = Math.min(left, m.qty - done, there, from === 'own' ? left - counted : counted);
+      if (qty <= 0) continue;
       const entry = draftEntry(
         {
           ...BLANK_INTENT,
@@ -68,6 +87,7 @@ export function swapPlaceholders(
           off: [{ element: m.element, qty }],
           on: [{ element: placeholder.standsFor, qty }],
           zone: zoneOf(m.to) ?? null,
+          source: from,
           standsFor: placeholder.standsFor,
         },
         {
@@ -81,6 +101,8 @@ export function swapPlaceholders(
       );
       if (!entry.ok) continue;
       left -= qty;
+      if (from === null) counted -= qty;
+      swappedOf.set(entry.value, { entry: e, movement: m });
       made.push(entry.value);
       workbench.built.post(entry.value);
       workbench.planned.post(entry.value);

@@ -15,6 +15,7 @@ import { needOf, pickList, pickOut, placeholdersOf, swapPlaceholders } from '../
 import { placePlan } from './place-plan';
 import { poolExceptions, fitPool } from '../pool';
 import { PALETTE } from '../colour';
+import { sayRoughly } from '../stock';
 
 const source = testSource();
 const [amber, dune] = [el('brick 1x2', 'amber'), el('brick 1x2', 'dune')];
@@ -97,6 +98,21 @@ describe('placeholders', () => {
     expect(b.built.figures({ of: 'build' }).onModel).toBe(pieces);
     expect(b.built.balances.at(sparesAccount(TEST_BUILD), amber)).toBe(3);
     expect(b.entries.every((e) => entryFault(e) === undefined)).toBe(true);
+  });
+
+  it('are swapped for one’s own and uncounted where that is roughly known, after what is counted', () => {
+    const b = workbench();
+    did(b, sayRoughly(b.records, 'Bricks', asId('dune'), 'plenty'));
+    expect(placeholdersOf(b)).toMatchObject([{ qty: 5, here: 3, roughly: 40 }]);
+    did(b, swapPlaceholders(b, placeholdersOf(b)[0]!, source));
+    expect(placeholdersOf(b)).toEqual([]);
+    const sources = b.entries
+      .filter((e) => e.kind === 'replacement')
+      .flatMap((e) => e.movements.filter((m) => m.element === dune).map((m) => [m.from, m.qty]));
+    expect(sources).toEqual([
+      [stockAccount(TEST_TRAY), 3],
+      ['own', 2],
+    ]);
   });
 
   it('stay as they are while none is at hand', () => {

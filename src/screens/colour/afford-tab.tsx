@@ -155,7 +155,10 @@ function OfferTable({ offers, shape }: { offers: readonly ColourOffer[]; shape: 
                 {o.colour.name}
               </span>
             </th>
-            <td className="px-2">{count(o.atHand)}</td>
+            <td className="px-2">
+              {count(o.atHand)}
+              {o.roughly > 0 && <span className="text-faint">, {count(o.roughly)} of them roughly</span>}
+            </td>
             <td className="px-2">{count(o.toBuy)}</td>
             <td className="px-2">{priced(o.cost, o.unpriced)}</td>
             <td className="px-2">

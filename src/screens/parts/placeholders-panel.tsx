@@ -15,7 +15,7 @@ export function PlaceholdersPanel() {
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const all = placeholdersOf(workbench);
-  const ready = all.find((s) => s.here > 0);
+  const ready = all.find((s) => s.here + s.roughly > 0);
   const swap = (s: (typeof all)[number] | undefined) =>
     s && perform(swapPlaceholders(workbench, s, source()));
   useCommands(
@@ -37,12 +37,13 @@ export function PlaceholdersPanel() {
             <span className="min-w-0 flex-1">
               {count(s.qty)} {elementName(s.element)} for {elementName(s.standsFor)}
               <span className="text-soft block text-[12px]">
-                {s.here > 0 ? `${count(s.here)} at hand` : 'none at hand'}
+                {s.here > 0 ? `${count(s.here)} at hand` : 'none counted at hand'}
+                {s.roughly > 0 && `, about ${count(s.roughly)} of your own`}
                 {s.coming > 0 && `, ${count(s.coming)} on order`}
               </span>
             </span>
-            <Button disabled={s.here === 0} onClick={() => swap(s)}>
-              Swap {count(Math.min(s.qty, s.here))} {s === ready && <Key>S</Key>}
+            <Button disabled={s.here + s.roughly === 0} onClick={() => swap(s)}>
+              Swap {count(Math.min(s.qty, s.here + s.roughly))} {s === ready && <Key>S</Key>}
             </Button>
           </li>
         ))}
