@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { modFileSchema } from '../src/core/formats';
 import { mismatchAnswerSchema, mismatchRequestSchema } from '../src/core/formats/mismatch-model';
+import { layPlanSchema, layRequestSchema } from '../src/core/fit';
 import { planSchema, requestSchema } from '../src/core/sourcing';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */
@@ -13,5 +14,7 @@ const write = (name: string, schema: z.ZodType) =>
 write('mod-file', modFileSchema);
 write('make-up-request', requestSchema);
 write('make-up-plan', planSchema);
+write('lay-request', layRequestSchema);
+write('lay-plan', layPlanSchema);
 write('mismatch-request', mismatchRequestSchema);
 write('mismatch-answer', mismatchAnswerSchema);

@@ -17,6 +17,7 @@ import * as catalogue from './catalogue/[code]/route';
 import * as read from './import/read/route';
 import * as take from './import/take/route';
 import * as sourcing from './buying-plan/route';
+import * as lay from './lay/route';
 import * as boxesFor from './market/boxes/route';
 import * as check from './market/check/route';
 import * as parcels from './market/parcels/route';
@@ -141,6 +142,7 @@ describe('acting over the network', () => {
     ['a need without a wish', plan.POST, 'market/plan', { lots: [] }],
     ['a plan to check that is none', check.POST, 'market/check', { asked: {} }],
     ['boxes that are none', take.POST, 'import/take', { what: 'boxes', input: {} }],
+    ['a wall without parts', lay.POST, 'lay', { problem: { kind: 'walls', walls: [] } }],
     ['a buying plan without a problem', sourcing.POST, 'buying-plan', { options: { seconds: 1 } }],
   ] as const)('%s is refused at the door', async (_, route, path, body) =>
     expect(await said(route(post(path, body)))).toMatchObject({ status: 400, ok: false }),

@@ -1,4 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
+import type { LayPlan, LayProblem, LayScore } from '@/core/fit';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**
@@ -41,7 +42,20 @@ export interface LinearModelTask {
   readonly port: MessagePort;
 }
 
-export type AnyTask = Task | ReadTask | LinearModelTask;
+/** A wall or a floor to be laid: `search` lays windows anew, `whole` solves the whole and proves it. */
+export interface LayTask {
+  readonly role: 'lay';
+  readonly way: 'search' | 'whole';
+  readonly problem: LayProblem;
+  readonly seconds: number;
+  readonly began: number;
+  readonly seed: number;
+  /** Windows that are laid anew; 0 = as many as there is time for. */
+  readonly iterations: number;
+  readonly port: MessagePort;
+}
+
+export type AnyTask = Task | ReadTask | LinearModelTask | LayTask;
 
 /** Why a request is not solved. */
 export type RequestFault =
@@ -55,7 +69,10 @@ export interface ReadOptions {
   readonly iterations?: number | undefined;
 }
 
-export type ToThread = { readonly say: 'adopt'; readonly saved: Saved } | { readonly say: 'stop' };
+export type ToThread =
+  | { readonly say: 'adopt'; readonly saved: Saved }
+  | { readonly say: 'adopt laid'; readonly laid: readonly number[] }
+  | { readonly say: 'stop' };
 
 export type FromThread =
   | { readonly say: 'read'; readonly fault: RequestFault }
@@ -66,6 +83,18 @@ export type FromThread =
       readonly plan: BuyingPlan;
       /** True while it leaves only unmet what nobody has: then floors speak of it. */
       readonly whole: boolean;
+    }
+  | {
+      readonly say: 'laid';
+      readonly laid: readonly number[];
+      readonly score: LayScore;
+      readonly plan: LayPlan;
+    }
+  | {
+      readonly say: 'least money';
+      readonly unfilled: number;
+      readonly joints: number;
+      readonly money: number;
     }
   | { readonly say: 'floor'; readonly floor: number }
   | { readonly say: 'proven' }

@@ -10,6 +10,7 @@ import { planOf } from '@/core/sourcing/plan';
 import { scoreOf } from '@/core/sourcing/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
+import { lay } from './lay';
 import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
 import { problemOf, requestFault } from './read-request';
 import { boundStepsFor, isShort, searchShare } from './roles';
@@ -221,6 +222,7 @@ let asked = false;
 parentPort?.on('message', (task: AnyTask) => {
   asked = true;
   if (task.role === 'read') read(task);
+  else if (task.role === 'lay') void lay(task);
   else void (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
 });
 // Whoever waits already is served first.

@@ -1,0 +1,12 @@
+export { faultOf } from './lay/fault';
+export { gridOf } from './lay/grid';
+export type { Grid } from './lay/grid';
+export { judgeLaying } from './lay/judge';
+export type { Judged } from './lay/judge';
+export { compareScores, Laying } from './lay/laying';
+export type { LayScore } from './lay/laying';
+export { layModel } from './lay/model';
+export type { LayModel } from './lay/model';
+export { layPlanSchema, layProblemSchema, layRequestSchema } from './lay/problem';
+export type { LaidPiece, LayOptions, LayPlan, LayProblem } from './lay/problem';
+export { LaySearch } from './lay/search';

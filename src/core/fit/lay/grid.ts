@@ -1,0 +1,188 @@
+import type { FloorProblem, LaidPiece, LayProblem, WallsProblem } from './problem';
+
+/** A part with what there is of it. */
+export interface GridPart {
+  readonly id: string;
+  readonly stock: number;
+  /** Null = not for sale. */
+  readonly price: number | null;
+  readonly limit: number;
+}
+
+/** A piece at a place: the cells that it covers. */
+export interface Placement {
+  readonly part: number;
+  readonly cells: readonly number[];
+  readonly piece: LaidPiece;
+}
+
+/** A place where a joint lies over a joint, or four corners meet, unless one of `spans` is laid or a cell is left empty. */
+export interface JointPoint {
+  readonly cells: readonly number[];
+  readonly spans: readonly number[];
+}
+
+/**
+ * Walls and floors alike: cells to be filled, pieces that can lie on them, and points where joints are counted. The first
+ * laying, the exact model and the search know nothing else.
+ */
+export interface Grid {
+  readonly cells: number;
+  /** Where each cell lies, for windows of cells near one another. */
+  readonly at: readonly { readonly x: number; readonly y: number; readonly of: number }[];
+  readonly parts: readonly GridPart[];
+  readonly placements: readonly Placement[];
+  /** Placements that cover each cell. */
+  readonly covering: readonly (readonly number[])[];
+  readonly points: readonly JointPoint[];
+  /** Points that each placement spans. */
+  readonly spanned: readonly (readonly number[])[];
+  readonly preferMoney: boolean;
+}
+
+/** The grid of a laying problem that makes sense (`faultOf` says whether it does). */
+export const gridOf = (problem: LayProblem): Grid =>
+  problem.kind === 'walls' ? wallsGrid(problem) : floorGrid(problem);
+
+class GridBuilder {
+  readonly at: { x: number; y: number; of: number }[] = [];
+  readonly placements: Placement[] = [];
+  readonly points: { cells: number[]; spans: number[] }[] = [];
+
+  cell(x: number, y: number, of: number): number {
+    return this.at.push({ x, y, of }) - 1;
+  }
+
+  build(parts: readonly GridPart[], preferMoney: boolean): Grid {
+    const covering: number[][] = this.at.map(() => []);
+    this.placements.forEach((p, i) => p.cells.forEach((c) => covering[c]!.push(i)));
+    const spanned: number[][] = this.placements.map(() => []);
+    this.points.forEach((p, i) => p.spans.forEach((s) => spanned[s]!.push(i)));
+    return {
+      cells: this.at.length,
+      at: this.at,
+      parts,
+      placements: this.placements,
+      covering,
+      points: this.points,
+      spanned,
+      preferMoney,
+    };
+  }
+}
+
+const suppliesOf = (parts: LayProblem['parts']): GridPart[] =>
+  parts.map(({ id, stock, price, limit }) => ({ id, stock, price, limit: price === null ? 0 : limit }));
+
+/** Cells of a wall by course and place; -1 = an opening. A corner's place is one cell of both its walls. */
+function wallCells(problem: WallsProblem, builder: GridBuilder): Map<string, number[][]> {
+  const shut = new Set<string>();
+  for (const o of problem.openings) {
+    for (let c = o.bottom; c < o.bottom + o.courses; c++)
+      for (let p = o.from; p < o.from + o.width; p++) shut.add(`${o.wall} ${c} ${p}`);
+  }
+  const lengths = new Map(problem.walls.map((w) => [w.id, w.length]));
+  const joined = new Map<string, string>();
+  const endOf = (wall: string, end: 'left' | 'right') =>
+    `${wall} ${end === 'left' ? 0 : (lengths.get(wall) ?? 1) - 1}`;
+  for (const k of problem.corners) joined.set(endOf(k.b, k.bEnd), endOf(k.a, k.aEnd));
+  const root = (key: string): string => {
+    let at = key;
+    // A wall of one place has both its ends there: a chain of those may come round again.
+    for (let n = 0; n <= problem.corners.length && joined.has(at); n++) at = joined.get(at)!;
+    return at;
+  };
+  const shared = new Map<string, number>();
+  const cells = new Map<string, number[][]>();
+  problem.walls.forEach((wall, w) => {
+    const rows = problem.courses.map((_, c) =>
+      Array.from({ length: wall.length }, (_, p) => {
+        if (shut.has(`${wall.id} ${c} ${p}`)) return -1;
+        const key = `${root(`${wall.id} ${p}`)} ${c}`;
+        const known = shared.get(key);
+        if (known !== undefined) return known;
+        const fresh = builder.cell(p, c, w);
+        shared.set(key, fresh);
+        return fresh;
+      }),
+    );
+    cells.set(wall.id, rows);
+  });
+  return cells;
+}
+
+function wallsGrid(problem: WallsProblem): Grid {
+  const builder = new GridBuilder();
+  const cells = wallCells(problem, builder);
+  /** Placements that span a border of a wall in a course: `border` lies between places border-1 and border. */
+  for (const wall of problem.walls) {
+    const rows = cells.get(wall.id)!;
+    const spans = rows.map(() => Array.from({ length: wall.length }, (): number[] => []));
+    rows.forEach((row, course) => {
+      problem.parts.forEach((part, k) => {
+        if (part.colour !== problem.courses[course]!.colour) return;
+        for (let at = 0; at + part.length <= wall.length; at++) {
+          const covers = row.slice(at, at + part.length);
+          if (covers.includes(-1)) continue;
+          const piece = { part: part.id, wall: wall.id, course, at };
+          const id = builder.placements.push({ part: k, cells: covers, piece }) - 1;
+          for (let b = at + 1; b < at + part.length; b++) spans[course]![b]!.push(id);
+        }
+      });
+    });
+    for (let c = 0; c + 1 < rows.length; c++)
+      for (let b = 1; b < wall.length; b++) {
+        const around = [rows[c]![b - 1]!, rows[c]![b]!, rows[c + 1]![b - 1]!, rows[c + 1]![b]!];
+        if (around.includes(-1)) continue;
+        builder.points.push({ cells: around, spans: [...spans[c]![b]!, ...spans[c + 1]![b]!] });
+      }
+  }
+  return builder.build(suppliesOf(problem.parts), problem.prefer === 'money');
+}
+
+function floorGrid(problem: FloorProblem): Grid {
+  const builder = new GridBuilder();
+  const { width, depth } = problem;
+  const area = Array.from({ length: depth }, () => new Int32Array(width).fill(-1));
+  const each = (r: { x: number; y: number; w: number; d: number }, set: (x: number, y: number) => void) => {
+    for (let y = r.y; y < Math.min(depth, r.y + r.d); y++)
+      for (let x = r.x; x < Math.min(width, r.x + r.w); x++) set(x, y);
+  };
+  problem.areas.forEach((a, i) => each(a, (x, y) => (area[y]![x] = i)));
+  // A place that is kept out is nobody's; one that no area holds may take no colour and stays empty.
+  problem.keepOut.forEach((k) => each(k, (x, y) => (area[y]![x] = -2)));
+  const cells = area.map((row, y) =>
+    Array.from(row, (a, x) => (a === -2 ? -1 : builder.cell(x, y, Math.max(0, a)))),
+  );
+  problem.parts.forEach((part, k) => {
+    for (const turned of part.w === part.d ? [false] : [false, true]) {
+      const [w, d] = turned ? [part.d, part.w] : [part.w, part.d];
+      for (let y = 0; y + d <= depth; y++)
+        for (let x = 0; x + w <= width; x++) {
+          const of = area[y]![x]!;
+          if (of < 0 || !problem.areas[of]!.colours.includes(part.colour)) continue;
+          const covers: number[] = [];
+          for (let j = 0; j < d; j++)
+            for (let i = 0; i < w; i++) if (area[y + j]![x + i] === of) covers.push(cells[y + j]![x + i]!);
+          if (covers.length < w * d) continue;
+          builder.placements.push({ part: k, cells: covers, piece: { part: part.id, x, y, turned } });
+        }
+    }
+  });
+  if (problem.avoidCrosses) addCrosses(builder, cells);
+  return builder.build(suppliesOf(problem.parts), problem.prefer === 'money');
+}
+
+/** Points inside a floor with four cells around: a piece that covers two of them keeps four corners from meeting there. */
+function addCrosses(builder: GridBuilder, cells: readonly (readonly number[])[]): void {
+  const byCell: number[][] = builder.at.map(() => []);
+  builder.placements.forEach((p, i) => p.cells.forEach((c) => byCell[c]!.push(i)));
+  for (let y = 1; y < cells.length; y++)
+    for (let x = 1; x < cells[y]!.length; x++) {
+      const around = [cells[y - 1]![x - 1]!, cells[y - 1]![x]!, cells[y]![x - 1]!, cells[y]![x]!];
+      if (around.includes(-1)) continue;
+      const counts = new Map<number, number>();
+      for (const c of around) for (const p of byCell[c]!) counts.set(p, (counts.get(p) ?? 0) + 1);
+      builder.points.push({ cells: around, spans: [...counts].flatMap(([p, n]) => (n > 1 ? [p] : [])) });
+    }
+}

@@ -1,0 +1,142 @@
+import type { FloorProblem, LaidPiece, LayProblem, WallsProblem } from './problem';
+
+/** What a plan comes to by the rules of the problem alone, and the first thing that is against them. */
+export interface Judged {
+  readonly fault: string | null;
+  readonly unfilled: number;
+  readonly joints: number;
+  readonly money: number;
+  readonly pieces: number;
+}
+
+/**
+ * Goes through a plan as a person with the rules in hand would: it knows nothing of how plans are made, so that it can
+ * say whether one is right.
+ */
+export function judgeLaying(problem: LayProblem, pieces: readonly LaidPiece[]): Judged {
+  const parts = new Map<string, LayProblem['parts'][number]>(problem.parts.map((p) => [p.id, p]));
+  const used = new Map<string, number>();
+  let fault: string | null = null;
+  for (const p of pieces) {
+    if (!parts.has(p.part)) fault ??= `there is no part ${p.part}`;
+    used.set(p.part, (used.get(p.part) ?? 0) + 1);
+  }
+  let money = 0;
+  for (const [id, n] of used) {
+    const part = parts.get(id);
+    const bought = Math.max(0, n - (part?.stock ?? 0));
+    if (bought > 0 && (part?.price ?? null) === null) fault ??= `${id} is not for sale`;
+    if (bought > (part?.limit ?? 0)) fault ??= `only ${part?.limit ?? 0} of ${id} can be bought`;
+    money += bought * (part?.price ?? 0);
+  }
+  const laid = problem.kind === 'walls' ? judgeWalls(problem, pieces) : judgeFloor(problem, pieces);
+  return { money, pieces: pieces.length, ...laid, fault: fault ?? laid.fault };
+}
+
+type Laid = Pick<Judged, 'fault' | 'unfilled' | 'joints'>;
+
+function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
+  let fault: string | null = null;
+  const { walls, courses, openings, corners } = problem;
+  const isOpen = (wall: string, c: number, p: number) =>
+    openings.some(
+      (o) =>
+        o.wall === wall && p >= o.from && p < o.from + o.width && c >= o.bottom && c < o.bottom + o.courses,
+    );
+  /** By wall, course and place: which piece of this wall lies there. */
+  const own = new Map<string, number>();
+  pieces.forEach((piece, i) => {
+    if (!('wall' in piece)) return void (fault ??= 'a piece of a floor lies in a wall');
+    const wall = walls.find((w) => w.id === piece.wall);
+    const part = problem.parts.find((p) => p.id === piece.part);
+    const course = courses[piece.course];
+    if (!wall || !part || !course) return void (fault ??= `piece ${i} lies nowhere`);
+    if (part.colour !== course.colour) fault ??= `piece ${i} has not the colour of its course`;
+    for (let p = piece.at; p < piece.at + part.length; p++) {
+      if (p < 0 || p >= wall.length) fault ??= `piece ${i} reaches out of its wall`;
+      if (isOpen(wall.id, piece.course, p)) fault ??= `piece ${i} lies in an opening`;
+      const key = `${wall.id}|${piece.course}|${p}`;
+      if (own.has(key)) fault ??= `piece ${i} lies on another`;
+      own.set(key, i);
+    }
+  });
+  const lengthOf = (id: string) => walls.find((w) => w.id === id)?.length ?? 0;
+  const endOf = (id: string, end: 'left' | 'right') => (end === 'left' ? 0 : lengthOf(id) - 1);
+  const others = (wall: string, p: number): [string, number][] =>
+    corners.flatMap((k): [string, number][] => {
+      const [a, b] = [endOf(k.a, k.aEnd), endOf(k.b, k.bEnd)];
+      if (k.a === wall && a === p) return [[k.b, b]];
+      return k.b === wall && b === p ? [[k.a, a]] : [];
+    });
+  const filled = (wall: string, c: number, p: number): boolean =>
+    own.has(`${wall}|${c}|${p}`) || others(wall, p).some(([w, q]) => own.has(`${w}|${c}|${q}`));
+  let [unfilled, joints] = [0, 0];
+  for (const wall of walls)
+    for (let c = 0; c < courses.length; c++)
+      for (let p = 0; p < wall.length; p++) {
+        const there = others(wall.id, p);
+        if (own.has(`${wall.id}|${c}|${p}`) && there.some(([w, q]) => own.has(`${w}|${c}|${q}`)))
+          fault ??= `both walls fill the corner of ${wall.id} in course ${c}`;
+        // A corner's place is told once, by the first of its walls.
+        const first = there.every(
+          ([w]) => walls.findIndex((x) => x.id === w) >= walls.findIndex((x) => x.id === wall.id),
+        );
+        if (first && !isOpen(wall.id, c, p) && !filled(wall.id, c, p)) unfilled++;
+        if (p === 0 || c + 1 >= courses.length) continue;
+        const around = [
+          [c, p - 1],
+          [c, p],
+          [c + 1, p - 1],
+          [c + 1, p],
+        ] as const;
+        if (around.some(([y, x]) => isOpen(wall.id, y, x) || !filled(wall.id, y, x))) continue;
+        const spans = (y: number) => {
+          const [a, b] = [own.get(`${wall.id}|${y}|${p - 1}`), own.get(`${wall.id}|${y}|${p}`)];
+          return a !== undefined && a === b;
+        };
+        if (!spans(c) && !spans(c + 1)) joints++;
+      }
+  return { fault, unfilled, joints };
+}
+
+function judgeFloor(problem: FloorProblem, pieces: readonly LaidPiece[]): Laid {
+  let fault: string | null = null;
+  const { width, depth, areas, keepOut } = problem;
+  const holds = (r: { x: number; y: number; w: number; d: number }, x: number, y: number) =>
+    x >= r.x && x < r.x + r.w && y >= r.y && y < r.y + r.d;
+  const areaAt = (x: number, y: number) => areas.findLastIndex((a) => holds(a, x, y));
+  const isOut = (x: number, y: number) => keepOut.some((k) => holds(k, x, y));
+  const own = new Map<string, number>();
+  pieces.forEach((piece, i) => {
+    const part = problem.parts.find((p) => p.id === piece.part);
+    if (!('turned' in piece) || !part) return void (fault ??= `piece ${i} is none of this floor`);
+    const [w, d] = piece.turned ? [part.d, part.w] : [part.w, part.d];
+    const area = areaAt(piece.x, piece.y);
+    if (!areas[area]?.colours.includes(part.colour))
+      fault ??= `piece ${i} has a colour that may not lie there`;
+    for (let y = piece.y; y < piece.y + d; y++)
+      for (let x = piece.x; x < piece.x + w; x++) {
+        if (x < 0 || y < 0 || x >= width || y >= depth || isOut(x, y))
+          fault ??= `piece ${i} lies where nothing may`;
+        if (areaAt(x, y) !== area) fault ??= `piece ${i} lies in two areas`;
+        if (own.has(`${x}|${y}`)) fault ??= `piece ${i} lies on another`;
+        own.set(`${x}|${y}`, i);
+      }
+  });
+  let [unfilled, joints] = [0, 0];
+  for (let y = 0; y < depth; y++)
+    for (let x = 0; x < width; x++) {
+      if (!isOut(x, y) && !own.has(`${x}|${y}`)) unfilled++;
+      if (!problem.avoidCrosses || x === 0 || y === 0) continue;
+      const around = [
+        [x - 1, y - 1],
+        [x, y - 1],
+        [x - 1, y],
+        [x, y],
+      ] as const;
+      if (around.some(([a, b]) => isOut(a, b))) continue;
+      const who = around.map(([a, b]) => own.get(`${a}|${b}`));
+      if (who.every((p) => p !== undefined) && new Set(who).size === 4) joints++;
+    }
+  return { fault, unfilled, joints };
+}
