@@ -18,6 +18,8 @@ export interface MarketSeller extends Post {
   readonly place: string;
   /** False = he does not promise that his parts are the maker's own. */
   readonly genuine: boolean;
+  /** True of one whose price list a person read in: nothing about him is simulated. */
+  readonly own?: boolean | undefined;
   readonly minOrder: Minor;
   readonly postage: readonly { readonly maxGrams: number; readonly pence: Minor }[];
   /** Shares of parcels that come short, or with something wrong. */
@@ -43,7 +45,7 @@ export interface MarketBox extends Post {
   readonly price: Minor;
   readonly copies: number;
   /** True of one at a price of one's own: nothing about it is simulated. */
-  readonly own?: boolean;
+  readonly own?: boolean | undefined;
   readonly lots: readonly { readonly element: ElementKey; readonly qty: number }[];
 }
 

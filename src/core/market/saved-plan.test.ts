@@ -51,6 +51,14 @@ describe('a buying plan that is kept', () => {
       ),
     ).toBe(false);
     expect(sameNeed(needed, [])).toBe(false);
+    // A seller's own price list, and a box at a price of one's own, are still one's own.
+    const asked = saved.asked!;
+    const market = {
+      sellers: asked.market.sellers.map((s) => ({ ...s, own: true })),
+      boxes: asked.market.boxes.map((b) => ({ ...b, own: true })),
+    };
+    const own = { ...saved, asked: { ...asked, market } };
+    expect(through(own)).toEqual(own);
     const waiting = { ...saved, asked: { ...saved.asked!, plan: null } };
     expect(through(waiting)).toEqual(waiting);
     expect(through(blank)).toEqual(blank);

@@ -76,6 +76,7 @@ export const sellerSchema = z.strictObject({
   id,
   name,
   place: name,
+  own: z.boolean().optional(),
   genuine: z.boolean(),
   minOrder: pence,
   postage: z.array(z.strictObject({ maxGrams: z.number().min(0), pence })).max(50),
@@ -87,6 +88,7 @@ export const sellerSchema = z.strictObject({
 const box = z.strictObject({
   code: name,
   name,
+  own: z.boolean().optional(),
   condition: z.enum(['new', 'second-hand']),
   price: pence,
   copies: pieces,

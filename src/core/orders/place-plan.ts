@@ -118,7 +118,7 @@ export function placeTogether(
           build: workbench.build,
           seller: parcel.name,
           ...BLANK_ORDER,
-          simulated: true,
+          simulated: !market.sellers.find((s) => s.id === parcel.seller)?.own,
           postage: postage[i] ?? 0,
           due: addDays(today, parcel.days),
           placedAt: source.now,

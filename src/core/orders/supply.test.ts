@@ -195,6 +195,7 @@ describe('from need to order', () => {
     expect(workbench.entries.map(entryFault).filter(Boolean)).toEqual([]);
     expect(overdrafts(workbench.built.balances)).toEqual([]);
     expect(needOf(workbench)).toMatchObject({ missing: 0 });
+    expect([...workbench.records.order.values()].every((o) => o.simulated)).toBe(true);
     const copy = [...workbench.records.copy.values()].find((c) => c.role === 'donor')!;
     expect(copy.price).toBe(60);
     // It is on its way: nothing can be taken out of it yet.
@@ -315,4 +316,23 @@ describe('when a parcel is there', () => {
 it('an order’s account is where its pieces wait', () => {
   expect(orderAccount('o1' as never)).toBe('order:o1');
   expect(elementKey('brick 1x2' as PartId, 'ash' as ColourId)).toBe(ash);
+});
+
+describe('what is ordered of one’s own sources', () => {
+  it('is not simulated: a price list that was read, and a box at a price of one’s own', () => {
+    const workbench = wall();
+    const { lots } = needOf(workbench);
+    const own: MarketAnswer = {
+      sellers: market.sellers.map((s) => (s.id === 'Near' ? { ...s, own: true } : s)),
+      boxes: [boxFor('B1', 60, [{ element: tile, qty: 5 }], { own: true })],
+    };
+    const plan = solveBySteps(poseProblem(lots, own, PREFERENCES, workbench.priceOf), 1, 120);
+    did(workbench, placePlan(workbench, lots, plan, own, '2026-11-24', source));
+    const orders = [...workbench.records.order.values()];
+    expect(orders.length).toBeGreaterThan(0);
+    for (const o of orders) {
+      const sealed = workbench.entries.some((e) => e.kind === 'unpack' && e.order === o.id);
+      expect([o.seller, o.simulated]).toEqual([o.seller, !sealed && o.seller !== 'Near']);
+    }
+  });
 });

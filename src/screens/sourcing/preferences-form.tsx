@@ -47,6 +47,9 @@ export function PreferencesForm({
       <Button look="main" type="submit" disabled={need.missing === 0}>
         {busy ? 'Stop, keep the best' : 'Find the best plan'} <Key>G</Key>
       </Button>
+      <p className="text-faint text-[12px]">
+        Asks the sellers of a simulated market, and your own price lists and boxes.
+      </p>
       <div className="grid grid-cols-2 gap-2">
         <LimitField
           label="At most so many parcels"
@@ -215,6 +218,7 @@ function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
       id: `list ${name}`,
       name,
       place: 'price list',
+      own: true,
       genuine: true,
       minOrder: 0,
       postage: [{ maxGrams: 1e9, pence: sourcing.listPostage }],
@@ -293,7 +297,7 @@ function Sellers({ sourcing }: { sourcing: SourcingTools }) {
   };
   return (
     <fieldset>
-      <legend className="text-soft text-[12px]">Sellers</legend>
+      <legend className="text-soft text-[12px]">Sellers, simulated but for your price lists</legend>
       {listed.map((s) => (
         <label key={s.id} className="flex min-h-8 items-center gap-2">
           <span className="min-w-0 flex-1 truncate">
