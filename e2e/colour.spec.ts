@@ -150,6 +150,49 @@ test('fading: read with the meter, an option is chosen, planned, and moves the b
   await isAccessible(page);
 });
 
+test('on a set of one’s own: what is noted as yellowed by eye is told among the mismatches, and opens its remedies', async ({
+  page,
+}) => {
+  const rows = ['brick 1x4\tchalk\t30\tFront', 'tile 1x2\tkelp\t9\tRoof', 'brick 1x2\tkelp\t20\tRoof'];
+  await makeBuild(page, 'Chapel', `part\tcolour\tqty\tzone\n${rows.join('\n')}\n`);
+  await page.getByRole('link', { name: 'Colour', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No colour here reads as a mistake.');
+  const tabs = page.getByRole('tablist', { name: 'Colour' });
+  for (const [place, lot, qty] of [
+    ['Front', '30 brick 1x4 chalk', '10'],
+    ['Roof', '9 tile 1x2 kelp', '2'],
+  ]) {
+    await tabs.getByRole('tab', { name: /Fading/ }).click();
+    await page.getByRole('button', { name: /Note by eye/ }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Where').selectOption({ label: place! });
+    await dialog.getByLabel('Which parts').selectOption({ label: `${lot} · new` });
+    await dialog.getByLabel('How many look alike').fill(qty!);
+    await dialog.getByRole('radio', { name: 'badly' }).check();
+    await dialog.getByRole('button', { name: new RegExp(`^Note it for ${qty} `) }).click();
+    await expect(dialog.getByText(/Kept as/)).toBeVisible();
+    await page.keyboard.press('Escape');
+  }
+  await tabs.getByRole('tab', { name: /Mismatches/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('12 pieces have aged apart.');
+  const aged = page.getByRole('region', { name: 'Aged apart from their like' });
+  await expect(aged.getByRole('listitem')).toHaveCount(2);
+  await expect(aged).toContainText('10 chalk, Front');
+  await expect(aged).toContainText('apart from 20 of their colour beside them');
+  await isAccessible(page);
+  // Each opens the fading of its own zone and colour, not that of the most uneven.
+  for (const [colour, zone] of [
+    ['kelp', 'Roof'],
+    ['chalk', 'Front'],
+  ]) {
+    await tabs.getByRole('tab', { name: /Mismatches/ }).click();
+    await aged.getByRole('button', { name: `See what would do for ${colour}, ${zone}` }).click();
+    await expect(
+      page.getByRole('button', { pressed: true, name: new RegExp(`${zone} ${colour}`) }),
+    ).toBeVisible();
+  }
+});
+
 test('a photo beside a grey card is read by pointer and by keys; a damaged one is a sentence', async ({
   page,
 }) => {

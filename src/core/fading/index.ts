@@ -1,7 +1,7 @@
 export { FADING_OPTIONS, compareOptions } from './fading-options';
 export type { Because, FadingOption, FadingOptionName, OptionsReport } from './fading-options';
 export { Ages, fadingByZone, readingLab, setFadingGrades, thresholdsOf } from './fading';
-export type { ZoneFading } from './fading';
+export type { FadedBatch, ZoneFading } from './fading';
 export { exposureOf, hiddenByEntries, hiddenOf, setExposure } from './hidden';
 export { matchByAge } from './match-by-age';
 export type { AgeBatch } from './match-by-age';

@@ -1,5 +1,6 @@
 import type { Workbench } from '../workbench';
 import type { ColourId, ZoneId } from '../shared/ids';
+import { agedApart, type AgedApart } from './aged-apart';
 import { budgetCurve, type BudgetCurve } from './budget';
 import { fixesFor, isOpen, type Fix } from './fixes';
 import type { Register } from './register';
@@ -39,6 +40,8 @@ export interface Audit {
   /** All that shows, over mismatches that are neither planned for nor left as they are: the whole of the shares. */
   readonly shows: number;
   readonly cannot: readonly Fix[];
+  /** Pieces of the right colour that look off beside their like, by their age. Their remedies are those of fading. */
+  readonly aged: readonly AgedApart[];
 }
 
 /** Audits a build as built. `year` is the year it is for the register. */
@@ -81,6 +84,7 @@ export function auditColours(workbench: Workbench, register: Register, year: num
     open,
     curve: budgetCurve(open.map((f) => ({ cost: f.cost ?? 0, value: f.mismatch.shows }))),
     shows: fixes.reduce((s, f) => s + (f.share > 0 ? f.mismatch.shows : 0), 0),
+    aged: agedApart(workbench),
     cannot: fixes.filter((f) => !f.canBeHad && !f.mismatch.left && f.planned < f.mismatch.qty),
   };
 }

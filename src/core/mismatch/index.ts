@@ -1,3 +1,4 @@
+export type { AgedApart } from './aged-apart';
 export { auditColours } from './audit';
 export type { Audit } from './audit';
 export { budgetCurve } from './budget';

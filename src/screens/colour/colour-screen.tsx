@@ -3,7 +3,7 @@
 import { BookOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { auditColours, type Register } from '@/core/mismatch';
+import { auditColours, type AgedApart, type Register } from '@/core/mismatch';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { Tally } from '@/core/ledger';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
@@ -64,6 +64,7 @@ function ColourParts({ register }: { register: Register }) {
   const version = useBuild((s) => s.version);
   const background = useBackground();
   const [part, setPart, keys] = usePart(PARTS, 'mismatches');
+  const [aged, setAged] = useState<AgedApart | null>(null);
   const [trying, setTrying] = useState<Tally | null>(null);
   const audit = useMemo(() => {
     void version;
@@ -90,10 +91,18 @@ function ColourParts({ register }: { register: Register }) {
       <Tabs label="Colour" chosen={part} onChoose={choose} tabs={withKeys(PARTS)}>
         <main className="min-h-0 flex-1">
           <TabPart name="mismatches">
-            <MismatchesTab audit={audit} register={register} onTry={setTrying} />
+            <MismatchesTab
+              audit={audit}
+              register={register}
+              onTry={setTrying}
+              onAged={(a) => {
+                setAged(a);
+                choose('fading');
+              }}
+            />
           </TabPart>
           <TabPart name="fading">
-            <FadingTab onTry={setTrying} />
+            <FadingTab onTry={setTrying} opensAt={aged} />
           </TabPart>
           <TabPart name="recolour">
             <RecolourTab register={register} onTry={setTrying} />

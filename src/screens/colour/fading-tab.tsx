@@ -30,13 +30,18 @@ import { ZonePlaces } from './zone-places';
 
 type Sheet = 'eye' | 'meter' | 'photo' | 'readings' | 'whiten';
 
+interface FadingTabProps {
+  readonly onTry: (tally: Tally | null) => void;
+  /** The zone and colour to begin with; null for the most uneven. */
+  readonly opensAt?: Pick<ZoneFading, 'zone' | 'colour'> | null;
+}
+
 /** Fading: how far each zone is from new, how far its parts are from one another, and what the options would do. */
-export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
+export function FadingTab({ onTry, opensAt = null }: FadingTabProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
-  const [at, setAt] = useState(0);
   const [option, setOption] = useState<FadingOption['name'] | null>(null);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const ages = useMemo(() => {
@@ -44,6 +49,12 @@ export function FadingTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
     return new Ages(workbench);
   }, [workbench, version]);
   const zones = useMemo(() => fadingByZone(workbench, ages), [workbench, ages]);
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      zones.findIndex((z) => z.zone === opensAt?.zone && z.colour === opensAt.colour),
+    ),
+  );
   const zone = zones[Math.min(at, zones.length - 1)];
   const report = useMemo(
     () => (zone ? compareOptions(workbench, zone.zone, zone.colour, ages) : undefined),

@@ -40,8 +40,8 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
   if (rows.length === 0)
     return (
       <p className="text-soft p-4">
-        Every colour that is seen fits in with its like and its zone. If one does not look right to you, open
-        the zone and correct its scheme.
+        {audit.aged.length > 0 ? 'But for age, every' : 'Every'} colour that is seen fits in with its like and
+        its zone. If one does not look right to you, open the zone and correct its scheme.
       </p>
     );
   return (

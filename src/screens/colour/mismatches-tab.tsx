@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { isOpen, planFixes, type Audit, type Fix, type Register } from '@/core/mismatch';
+import { isOpen, planFixes, type AgedApart, type Audit, type Fix, type Register } from '@/core/mismatch';
 import { takeTally, type Tally } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { readMoney } from '@/core/shared/money';
@@ -12,6 +12,7 @@ import { money, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
+import { AgedRows } from './aged-rows';
 import { BudgetChart } from './budget-chart';
 import { ColourRulesDialog } from './colour-rules-dialog';
 import { SchemeDialog } from './scheme-dialog';
@@ -23,10 +24,11 @@ interface MismatchesTabProps {
   readonly audit: Audit;
   readonly register: Register;
   readonly onTry: (tally: Tally | null) => void;
+  readonly onAged: (aged: AgedApart) => void;
 }
 
 /** Mismatches: what shows by zone, each with its fix; and what any budget buys of them. */
-export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
+export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const perform = useBuild((s) => s.perform);
@@ -115,6 +117,7 @@ export function MismatchesTab({ audit, register, onTry }: MismatchesTabProps) {
       <div className="grid min-h-0 flex-1 max-lg:overflow-auto lg:grid-cols-[1fr_320px]">
         <div className="flex min-h-0 min-w-0 flex-col lg:overflow-auto">
           <ZoneBars audit={audit} onScheme={setScheme} onRules={() => setRules(true)} />
+          <AgedRows aged={audit.aged} onOpen={onAged} />
           <MismatchRows
             audit={audit}
             chosen={chosen}

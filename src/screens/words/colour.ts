@@ -1,4 +1,4 @@
-import type { Audit, Availability, Fix, Made, Mismatch, MismatchKind } from '@/core/mismatch';
+import type { AgedApart, Audit, Availability, Fix, Made, Mismatch, MismatchKind } from '@/core/mismatch';
 import type { LeftBecause } from '@/core/recolouring';
 import type { FadingGrade } from '@/core/colour';
 import type { Because, FadingOptionName, OptionsReport } from '@/core/fading';
@@ -66,10 +66,13 @@ export const inWords = (n: number): string => NUMBERS[n] ?? count(n);
 export function auditHeadline(audit: Audit): string {
   const { open, curve, shows } = audit;
   const waiting = audit.fixes.filter((f) => !f.mismatch.left && f.planned < f.mismatch.qty);
-  if (waiting.length === 0)
-    return audit.fixes.some((f) => !f.mismatch.left)
+  if (waiting.length === 0) {
+    const none = audit.fixes.some((f) => !f.mismatch.left)
       ? 'Every mismatch is planned for.'
       : 'No colour here reads as a mistake.';
+    const aged = audit.aged.filter((a) => a.planned === 0).reduce((s, a) => s + a.qty, 0);
+    return aged > 0 ? `${none} ${count(aged)} ${aged === 1 ? 'piece has' : 'pieces have'} aged apart.` : none;
+  }
   const zones = new Set(waiting.map((f) => f.mismatch.zone)).size;
   const mismatches = `${count(waiting.length)} ${waiting.length === 1 ? 'mismatch' : 'mismatches'} in ${inWords(zones)} ${zones === 1 ? 'zone' : 'zones'}.`;
   if (open.length === 0) return `${mismatches} None of them can be bought as it should be.`;
@@ -80,6 +83,20 @@ export function auditHeadline(audit: Audit): string {
   return step
     ? `${mismatches} ${money(step.cost)} fixes ${all ? 'all' : words} of what is visible.`
     : `${mismatches} ${money(curve.steps.at(-1)?.cost ?? 0)} fixes ${Math.round((100 * reach) / Math.max(1e-9, shows))} % of what is visible; the rest is not available.`;
+}
+
+/** How pieces stand apart by their age, and what that rests on: "apart from 30 beside them; noted by eye, 93 % sure". */
+export function agedWords(a: AgedApart): string {
+  return [
+    `apart from ${count(a.beside)} of their colour beside them`,
+    a.doubt > 0
+      ? `noted by eye, ${Math.round(100 * a.sure)} % sure that it shows: read the worst and the best with a meter`
+      : 'measured',
+    a.unknown > 0 ? `${count(a.unknown)} more were neither noted nor read` : '',
+    a.planned > 0 ? `a plan for ${count(a.planned)} stands` : '',
+  ]
+    .filter((words) => words !== '')
+    .join('; ');
 }
 
 /** Where a fix's pieces come from: "3 from own parts, buy 2 at about £0.09". */
