@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { modFileSchema } from '../src/core/formats';
 import { mismatchAnswerSchema, mismatchRequestSchema } from '../src/core/formats/mismatch-model';
-import { layPlanSchema, layRequestSchema } from '../src/core/fit';
+import { layPlanSchema, layRequestSchema } from '../src/core/fit/lay';
 import { planSchema, requestSchema } from '../src/core/sourcing';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */

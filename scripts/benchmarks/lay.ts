@@ -6,7 +6,7 @@ import {
   LaySearch,
   type LayProblem,
   type LayScore,
-} from '@/core/fit';
+} from '@/core/fit/lay';
 import { seededRandom } from '@/core/shared/random';
 import { randomFloor, randomWalls } from '@/core/testing/laying';
 import { layRequest } from '@/server/lay';

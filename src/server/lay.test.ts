@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compareScores, judgeLaying, layPlanSchema, type LayPlan } from '@/core/fit';
+import { compareScores, judgeLaying, layPlanSchema, type LayPlan } from '@/core/fit/lay';
 import { randomFloor, randomWalls } from '@/core/testing/laying';
 import { layRequest, type LayProgress } from './lay';
 

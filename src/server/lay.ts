@@ -1,4 +1,4 @@
-import { compareScores, type LayOptions, type LayPlan, type LayProblem, type LayScore } from '@/core/fit';
+import { compareScores, type LayOptions, type LayPlan, type LayProblem, type LayScore } from '@/core/fit/lay';
 import { fail, ok, type Result } from '@/core/shared/result';
 import type { FromThread } from '@/workers/sourcing/messages';
 import { MOST_THREADS, solverLine, startJob, type Job } from './threads/solver-pool';

@@ -4,7 +4,7 @@ export type { Audit } from './audit';
 export { budgetCurve } from './budget';
 export type { Choice, CurveStep } from './budget';
 export { SEEN_SHARE, proposeSeen } from './exposure';
-export { isOpen } from './fixes';
+export { isOpen, Prices } from './fixes';
 export type { Fix } from './fixes';
 export { learnColourRule, forgetColourRule, rulesOf, scopeWords } from './colour-rules';
 export type { RuleScope } from './colour-rules';

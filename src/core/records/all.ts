@@ -13,6 +13,7 @@ import { entry } from './entry';
 import { exposure } from './exposure';
 import { fadingGrades } from './fading-grades';
 import { finding } from './finding';
+import { floorJob } from './floor-job';
 import { inspectionCard } from './inspection-card';
 import { keptAssembly } from './kept-assembly';
 import { leftMismatch } from './left-mismatch';
@@ -29,6 +30,7 @@ import { scheme } from './scheme';
 import { simulatedClock } from './simulated-clock';
 import { tray } from './tray';
 import { waiting } from './waiting';
+import { wallJob } from './wall-job';
 import { whatIf } from './what-if';
 import { whitening } from './whitening';
 import { whiteningCost } from './whitening-cost';
@@ -73,5 +75,7 @@ export const RECORDS = [
   waiting,
   keptAssembly,
   poolModel,
+  wallJob,
+  floorJob,
   entry,
 ] as const;

@@ -25,6 +25,8 @@ export type WhiteningId = Id<'whitening'>;
 export type WaitingId = Id<'waiting'>;
 export type KeptAssemblyId = Id<'keptAssembly'>;
 export type PoolModelId = Id<'poolModel'>;
+export type WallJobId = Id<'wallJob'>;
+export type FloorJobId = Id<'floorJob'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

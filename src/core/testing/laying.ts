@@ -1,4 +1,4 @@
-import type { LayProblem } from '../fit';
+import type { LayProblem } from '../fit/lay';
 import { between, pick, seededRandom, type Random } from '../shared/random';
 
 const COLOURS = ['ash', 'kelp', 'bark'];
@@ -51,6 +51,23 @@ export function randomWalls(seed: number, size: { length: number; courses: numbe
     openings,
     parts: supplies(random, COLOURS, [1, 2, 3, 4, 6]),
     ...(random() < 0.2 ? { prefer: 'money' as const } : {}),
+  };
+}
+
+/** The same walls two studs thick, of parts one and two deep, with an area of another colour in the first of them. */
+export function thickWalls(seed: number, size: { length: number; courses: number }): LayProblem {
+  const problem = randomWalls(seed, size);
+  if (problem.kind !== 'walls') throw new Error('walls were asked for');
+  const [wall] = problem.walls;
+  return {
+    ...problem,
+    thick: 2,
+    walls: problem.walls.map((w) => ({ ...w, length: Math.max(4, w.length) })),
+    parts: problem.parts.flatMap((p) => [
+      { ...p, deep: 1 },
+      { ...p, id: `${p.id} deep`, deep: 2, limit: p.length === 1 ? 500 : p.limit },
+    ]),
+    areas: seed % 2 ? [{ wall: wall!.id, from: 1, width: 2, bottom: 0, courses: 2, colour: 'bark' }] : [],
   };
 }
 

@@ -1,5 +1,5 @@
 import { receiveMessageOnPort } from 'node:worker_threads';
-import { compareScores, gridOf, layModel, LaySearch, type Grid, type LayScore } from '@/core/fit';
+import { compareScores, gridOf, layModel, LaySearch, type Grid, type LayScore } from '@/core/fit/lay';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
 import type { FromThread, LayTask, ToThread } from './messages';

@@ -1,5 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
-import type { LayPlan, LayProblem, LayScore } from '@/core/fit';
+import type { LayPlan, LayProblem, LayScore } from '@/core/fit/lay';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**

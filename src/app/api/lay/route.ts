@@ -1,4 +1,4 @@
-import { faultOf, layRequestSchema } from '@/core/fit';
+import { faultOf, layRequestSchema } from '@/core/fit/lay';
 import { BODY } from '@/core/shared/bounds';
 import { answer, readJson, refuse, route } from '@/server/http';
 import { layRequest, type LayRunFault } from '@/server/lay';

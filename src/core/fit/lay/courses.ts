@@ -32,11 +32,14 @@ function rowsOf(grid: Grid): Row[][] | undefined {
   const walls = new Map<string, Row[]>();
   for (const [id, p] of grid.placements.entries()) {
     if (!('wall' in p.piece)) return undefined;
+    // Courses are laid of pieces as deep as their wall; what is less deep comes in when windows are laid anew.
+    if (p.along === undefined) continue;
     const { wall, course, at } = p.piece;
     const rows = walls.get(wall) ?? [];
     walls.set(wall, rows);
     const row = (rows[course] ??= { cells: [], from: [] });
-    p.cells.forEach((cell, i) => (row.cells[at + i] = cell));
+    const deep = p.cells.length / p.along;
+    for (let i = 0; i < p.along; i++) row.cells[at + i] = p.cells[i * deep]!;
     (row.from[at] ??= []).push(id);
   }
   return [...walls.values()];
@@ -80,9 +83,8 @@ function layRow(
   const isFree = (i: number): boolean => {
     const cell = row.cells[i];
     if (cell === undefined || laying.owner[cell]! >= 0) return false;
-    // The cells at a wall's ends may be a corner: in every other course they are left to the other wall.
-    const end = i === 0 || i === length - 1;
-    return !end || takesEnds || !isShared(grid, cell);
+    // A corner is left to the other wall in every other course.
+    return takesEnds || !isShared(grid, cell);
   };
   /** What a border between places i-1 and i costs: much where a course beside it has one there too. */
   const border = (i: number): number => {
@@ -104,10 +106,11 @@ function layRow(
     const skip = cost[i]! + (isFree(i) ? GAP : 0);
     if (skip < cost[i + 1]!) [cost[i + 1], by[i + 1]] = [skip, -1];
     for (const p of row.from[i] ?? []) {
-      const { part, cells } = grid.placements[p]!;
-      const to = i + cells.length;
+      const { part, along = 1 } = grid.placements[p]!;
+      const to = i + along;
       const price = laying.nextPrice(part);
-      if (price === Infinity || !laying.fits(p) || !cells.every((_, k) => isFree(i + k))) continue;
+      const room = Array.from({ length: along }, (_, k) => k).every((k) => isFree(i + k));
+      if (price === Infinity || !room || !laying.fits(p)) continue;
       // Of pieces that cost the same, one of a size may do better than another: chance decides between equals.
       const total = cost[i]! + border(to) + price * 10 + 1 + chance();
       if (total < cost[to]!) [cost[to], by[to]] = [total, p];
@@ -117,7 +120,7 @@ function layRow(
   for (let i = length; i > 0;) {
     const p = by[i]!;
     if (p >= 0) chosen.push(p);
-    i -= p >= 0 ? grid.placements[p]!.cells.length : 1;
+    i -= p >= 0 ? (grid.placements[p]!.along ?? 1) : 1;
   }
   return chosen.filter((p) => {
     if (!laying.fits(p)) return false;

@@ -9,11 +9,19 @@ import { LAY, type FloorProblem, type LayProblem, type WallsProblem } from './pr
 export const faultOf = (problem: LayProblem): string | null =>
   problem.kind === 'walls' ? wallsFault(problem) : floorFault(problem);
 
-function wallsFault({ walls, corners, courses, openings, parts }: WallsProblem): string | null {
+function wallsFault({
+  walls,
+  corners,
+  courses,
+  openings,
+  parts,
+  areas = [],
+  thick = 1,
+}: WallsProblem): string | null {
   const lengths = new Map(walls.map((w) => [w.id, w.length]));
   if (lengths.size < walls.length) return 'two walls have the same name';
   if (new Set(parts.map((p) => p.id)).size < parts.length) return 'two parts have the same name';
-  if (walls.reduce((s, w) => s + w.length, 0) * courses.length > LAY.cells)
+  if (walls.reduce((s, w) => s + w.length, 0) * courses.length * thick > LAY.cells)
     return `the walls have more than ${LAY.cells} places`;
   for (const o of openings) {
     const length = lengths.get(o.wall);
@@ -21,6 +29,14 @@ function wallsFault({ walls, corners, courses, openings, parts }: WallsProblem):
     if (o.from + o.width > length || o.bottom + o.courses > courses.length)
       return `an opening of ${o.wall} from ${o.from} reaches outside of it`;
   }
+  for (const a of areas) {
+    const length = lengths.get(a.wall);
+    if (length === undefined) return `an area of colour is in the wall ${a.wall}, which is not there`;
+    if (a.from + a.width > length || a.bottom + a.courses > courses.length)
+      return `an area of colour of ${a.wall} from ${a.from} reaches outside of it`;
+  }
+  const short = walls.find((w) => w.length < thick);
+  if (short) return `the wall ${short.id} is shorter than it is thick`;
   const met = new Set<string>();
   for (const k of corners) {
     const missing = [k.a, k.b].find((w) => !lengths.has(w));

@@ -14,13 +14,21 @@ export interface Placement {
   readonly part: number;
   readonly cells: readonly number[];
   readonly piece: LaidPiece;
+  /** Places of its course that it takes, where it is as deep as its wall: courses can be laid of such pieces one by one. */
+  readonly along?: number;
 }
 
 /** A place where a joint lies over a joint, or four corners meet, unless one of `spans` is laid or a cell is left empty. */
 export interface JointPoint {
   readonly cells: readonly number[];
   readonly spans: readonly number[];
+  /** In walls: the border between places border-1 and border, over this course and the next. On floors: the point. */
+  readonly at: JointPlace;
 }
+
+export type JointPlace =
+  | { readonly wall: string; readonly course: number; readonly border: number }
+  | { readonly x: number; readonly y: number };
 
 /**
  * Walls and floors alike: cells to be filled, pieces that can lie on them, and points where joints are counted. The first
@@ -47,7 +55,7 @@ export const gridOf = (problem: LayProblem): Grid =>
 class GridBuilder {
   readonly at: { x: number; y: number; of: number }[] = [];
   readonly placements: Placement[] = [];
-  readonly points: { cells: number[]; spans: number[] }[] = [];
+  readonly points: { cells: number[]; spans: number[]; at: JointPlace }[] = [];
 
   cell(x: number, y: number, of: number): number {
     return this.at.push({ x, y, of }) - 1;
@@ -74,8 +82,12 @@ class GridBuilder {
 const suppliesOf = (parts: LayProblem['parts']): GridPart[] =>
   parts.map(({ id, stock, price, limit }) => ({ id, stock, price, limit: price === null ? 0 : limit }));
 
-/** Cells of a wall by course and place; -1 = an opening. A corner's place is one cell of both its walls. */
-function wallCells(problem: WallsProblem, builder: GridBuilder): Map<string, number[][]> {
+/**
+ * Cells of a wall by course, place and row from the outside; -1 = an opening. What two walls share at a corner is one cell
+ * for each place: the place j from the end of one, in its row i, is the place i from the end of the other, in its row j.
+ */
+function wallCells(problem: WallsProblem, builder: GridBuilder): Map<string, number[][][]> {
+  const thick = problem.thick ?? 1;
   const shut = new Set<string>();
   for (const o of problem.openings) {
     for (let c = o.bottom; c < o.bottom + o.courses; c++)
@@ -83,9 +95,11 @@ function wallCells(problem: WallsProblem, builder: GridBuilder): Map<string, num
   }
   const lengths = new Map(problem.walls.map((w) => [w.id, w.length]));
   const joined = new Map<string, string>();
-  const endOf = (wall: string, end: 'left' | 'right') =>
-    `${wall} ${end === 'left' ? 0 : (lengths.get(wall) ?? 1) - 1}`;
-  for (const k of problem.corners) joined.set(endOf(k.b, k.bEnd), endOf(k.a, k.aEnd));
+  const placeOf = (wall: string, end: 'left' | 'right', fromEnd: number, row: number) =>
+    `${wall} ${end === 'left' ? fromEnd : (lengths.get(wall) ?? 1) - 1 - fromEnd} ${row}`;
+  for (const k of problem.corners)
+    for (let i = 0; i < thick; i++)
+      for (let j = 0; j < thick; j++) joined.set(placeOf(k.b, k.bEnd, i, j), placeOf(k.a, k.aEnd, j, i));
   const root = (key: string): string => {
     let at = key;
     // A wall of one place has both its ends there: a chain of those may come round again.
@@ -93,49 +107,108 @@ function wallCells(problem: WallsProblem, builder: GridBuilder): Map<string, num
     return at;
   };
   const shared = new Map<string, number>();
-  const cells = new Map<string, number[][]>();
+  const cells = new Map<string, number[][][]>();
   problem.walls.forEach((wall, w) => {
     const rows = problem.courses.map((_, c) =>
-      Array.from({ length: wall.length }, (_, p) => {
-        if (shut.has(`${wall.id} ${c} ${p}`)) return -1;
-        const key = `${root(`${wall.id} ${p}`)} ${c}`;
-        const known = shared.get(key);
-        if (known !== undefined) return known;
-        const fresh = builder.cell(p, c, w);
-        shared.set(key, fresh);
-        return fresh;
-      }),
+      Array.from({ length: wall.length }, (_, p) =>
+        Array.from({ length: thick }, (_, r) => {
+          if (shut.has(`${wall.id} ${c} ${p}`)) return -1;
+          const key = `${root(`${wall.id} ${p} ${r}`)} ${c}`;
+          const known = shared.get(key);
+          if (known !== undefined) return known;
+          const fresh = builder.cell(p, c, w);
+          shared.set(key, fresh);
+          return fresh;
+        }),
+      ),
     );
     cells.set(wall.id, rows);
   });
   return cells;
 }
 
+/** Which area of a wall holds a place of a course: its number from 1, 0 = none but the course; and the colour there. */
+function areasOfWall(problem: WallsProblem, wall: string) {
+  const mine = (problem.areas ?? []).filter((a) => a.wall === wall);
+  return (course: number, place: number): { readonly area: number; readonly colour: string } => {
+    const area = mine.findLastIndex(
+      (a) =>
+        place >= a.from && place < a.from + a.width && course >= a.bottom && course < a.bottom + a.courses,
+    );
+    return { area: area + 1, colour: mine[area]?.colour ?? problem.courses[course]!.colour };
+  };
+}
+
+/** The ways a part can lie in a wall: along it, and across it where that is another way and the wall is thick enough. */
+function waysOf(part: WallsProblem['parts'][number], thick: number) {
+  const deep = part.deep ?? 1;
+  const ways = [
+    { along: part.length, deep, across: false },
+    { along: deep, deep: part.length, across: true },
+  ];
+  return ways.filter(
+    (w) => w.deep <= thick && (!w.across || (thick > 1 && part.length !== deep && !part.onlyAlong)),
+  );
+}
+
+/** Puts the pieces of a wall's course into the grid, and says which of them span which border of which row. */
+function layWall(
+  problem: WallsProblem,
+  wall: WallsProblem['walls'][number],
+  rows: readonly (readonly (readonly number[])[])[],
+  builder: GridBuilder,
+): number[][][][] {
+  const thick = problem.thick ?? 1;
+  const at = areasOfWall(problem, wall.id);
+  const spans = rows.map(() =>
+    Array.from({ length: thick }, () => Array.from({ length: wall.length }, (): number[] => [])),
+  );
+  rows.forEach((row, course) => {
+    const areas = row.map((_, p) => at(course, p));
+    problem.parts.forEach((part, k) => {
+      for (const way of waysOf(part, thick))
+        for (let from = 0; from + way.along <= wall.length; from++) {
+          const { area, colour } = areas[from]!;
+          if (colour !== part.colour) continue;
+          if (areas.slice(from, from + way.along).some((a) => a.area !== area)) continue;
+          for (let r = 0; r + way.deep <= thick; r++) {
+            const cells = row.slice(from, from + way.along).flatMap((p) => p.slice(r, r + way.deep));
+            if (cells.includes(-1)) continue;
+            const piece = { part: part.id, wall: wall.id, course, at: from };
+            const id =
+              builder.placements.push({
+                part: k,
+                cells,
+                piece: thick > 1 ? { ...piece, row: r, across: way.across } : piece,
+                ...(way.deep === thick ? { along: way.along } : {}),
+              }) - 1;
+            for (let b = from + 1; b < from + way.along; b++)
+              for (let q = r; q < r + way.deep; q++) spans[course]![q]![b]!.push(id);
+          }
+        }
+    });
+  });
+  return spans;
+}
+
 function wallsGrid(problem: WallsProblem): Grid {
   const builder = new GridBuilder();
   const cells = wallCells(problem, builder);
-  /** Placements that span a border of a wall in a course: `border` lies between places border-1 and border. */
   for (const wall of problem.walls) {
     const rows = cells.get(wall.id)!;
-    const spans = rows.map(() => Array.from({ length: wall.length }, (): number[] => []));
-    rows.forEach((row, course) => {
-      problem.parts.forEach((part, k) => {
-        if (part.colour !== problem.courses[course]!.colour) return;
-        for (let at = 0; at + part.length <= wall.length; at++) {
-          const covers = row.slice(at, at + part.length);
-          if (covers.includes(-1)) continue;
-          const piece = { part: part.id, wall: wall.id, course, at };
-          const id = builder.placements.push({ part: k, cells: covers, piece }) - 1;
-          for (let b = at + 1; b < at + part.length; b++) spans[course]![b]!.push(id);
-        }
-      });
-    });
+    const spans = layWall(problem, wall, rows, builder);
     for (let c = 0; c + 1 < rows.length; c++)
-      for (let b = 1; b < wall.length; b++) {
-        const around = [rows[c]![b - 1]!, rows[c]![b]!, rows[c + 1]![b - 1]!, rows[c + 1]![b]!];
-        if (around.includes(-1)) continue;
-        builder.points.push({ cells: around, spans: [...spans[c]![b]!, ...spans[c + 1]![b]!] });
-      }
+      for (let b = 1; b < wall.length; b++)
+        for (let r = 0; r < (problem.thick ?? 1); r++) {
+          const [low, high] = [rows[c]!, rows[c + 1]!];
+          const around = [low[b - 1]![r]!, low[b]![r]!, high[b - 1]![r]!, high[b]![r]!];
+          if (around.includes(-1)) continue;
+          builder.points.push({
+            cells: around,
+            spans: [...spans[c]![r]![b]!, ...spans[c + 1]![r]![b]!],
+            at: { wall: wall.id, course: c, border: b },
+          });
+        }
   }
   return builder.build(suppliesOf(problem.parts), problem.prefer === 'money');
 }
@@ -183,6 +256,10 @@ function addCrosses(builder: GridBuilder, cells: readonly (readonly number[])[])
       if (around.includes(-1)) continue;
       const counts = new Map<number, number>();
       for (const c of around) for (const p of byCell[c]!) counts.set(p, (counts.get(p) ?? 0) + 1);
-      builder.points.push({ cells: around, spans: [...counts].flatMap(([p, n]) => (n > 1 ? [p] : [])) });
+      builder.points.push({
+        cells: around,
+        spans: [...counts].flatMap(([p, n]) => (n > 1 ? [p] : [])),
+        at: { x, y },
+      });
     }
 }

@@ -37,67 +37,88 @@ type Laid = Pick<Judged, 'fault' | 'unfilled' | 'joints'>;
 
 function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
   let fault: string | null = null;
-  const { walls, courses, openings, corners } = problem;
-  const isOpen = (wall: string, c: number, p: number) =>
-    openings.some(
-      (o) =>
-        o.wall === wall && p >= o.from && p < o.from + o.width && c >= o.bottom && c < o.bottom + o.courses,
-    );
-  /** By wall, course and place: which piece of this wall lies there. */
+  const { walls, courses, corners } = problem;
+  const thick = problem.thick ?? 1;
+  const [isOpen, colourAt] = [opensOf(problem), coloursOf(problem)];
+  /** By wall, course, place and row: which piece of this wall lies there. */
   const own = new Map<string, number>();
   pieces.forEach((piece, i) => {
     if (!('wall' in piece)) return void (fault ??= 'a piece of a floor lies in a wall');
     const wall = walls.find((w) => w.id === piece.wall);
     const part = problem.parts.find((p) => p.id === piece.part);
-    const course = courses[piece.course];
-    if (!wall || !part || !course) return void (fault ??= `piece ${i} lies nowhere`);
-    if (part.colour !== course.colour) fault ??= `piece ${i} has not the colour of its course`;
-    for (let p = piece.at; p < piece.at + part.length; p++) {
+    if (!wall || !part || !courses[piece.course]) return void (fault ??= `piece ${i} lies nowhere`);
+    const size = [part.length, part.deep ?? 1] as const;
+    const [along, deep] = piece.across ? [size[1], size[0]] : size;
+    const row = piece.row ?? 0;
+    if (row < 0 || row + deep > thick) fault ??= `piece ${i} is deeper than its wall`;
+    for (let p = piece.at; p < piece.at + along; p++) {
       if (p < 0 || p >= wall.length) fault ??= `piece ${i} reaches out of its wall`;
+      else if (colourAt(wall.id, piece.course, p) !== colourAt(wall.id, piece.course, piece.at))
+        fault ??= `piece ${i} lies in two areas`;
+      else if (!colourAt(wall.id, piece.course, p).endsWith(` ${part.colour}`))
+        fault ??= `piece ${i} has not the colour of its course`;
       if (isOpen(wall.id, piece.course, p)) fault ??= `piece ${i} lies in an opening`;
-      const key = `${wall.id}|${piece.course}|${p}`;
-      if (own.has(key)) fault ??= `piece ${i} lies on another`;
-      own.set(key, i);
+      for (let r = row; r < row + deep; r++) {
+        const key = `${wall.id}|${piece.course}|${p}|${r}`;
+        if (own.has(key)) fault ??= `piece ${i} lies on another`;
+        own.set(key, i);
+      }
     }
   });
   const lengthOf = (id: string) => walls.find((w) => w.id === id)?.length ?? 0;
-  const endOf = (id: string, end: 'left' | 'right') => (end === 'left' ? 0 : lengthOf(id) - 1);
-  const others = (wall: string, p: number): [string, number][] =>
-    corners.flatMap((k): [string, number][] => {
-      const [a, b] = [endOf(k.a, k.aEnd), endOf(k.b, k.bEnd)];
-      if (k.a === wall && a === p) return [[k.b, b]];
-      return k.b === wall && b === p ? [[k.a, a]] : [];
+  const fromEnd = (id: string, end: 'left' | 'right', p: number) =>
+    end === 'left' ? p : lengthOf(id) - 1 - p;
+  /** The same place as a wall that meets this one at a corner counts it: place and row change over. */
+  const others = (wall: string, p: number, r: number): [string, number, number][] =>
+    corners.flatMap((k): [string, number, number][] => {
+      const meet = (a: string, aEnd: 'left' | 'right', b: string, bEnd: 'left' | 'right') => {
+        const j = fromEnd(a, aEnd, p);
+        return a === wall && j < thick ? [[b, fromEnd(b, bEnd, r), j] as [string, number, number]] : [];
+      };
+      return [...meet(k.a, k.aEnd, k.b, k.bEnd), ...meet(k.b, k.bEnd, k.a, k.aEnd)];
     });
-  const filled = (wall: string, c: number, p: number): boolean =>
-    own.has(`${wall}|${c}|${p}`) || others(wall, p).some(([w, q]) => own.has(`${w}|${c}|${q}`));
+  const filled = (wall: string, c: number, p: number, r: number): boolean =>
+    own.has(`${wall}|${c}|${p}|${r}`) ||
+    others(wall, p, r).some(([w, q, s]) => own.has(`${w}|${c}|${q}|${s}`));
+  const rank = (id: string) => walls.findIndex((w) => w.id === id);
   let [unfilled, joints] = [0, 0];
+  const look = (wall: string, c: number, p: number, r: number): void => {
+    const there = others(wall, p, r);
+    if (own.has(`${wall}|${c}|${p}|${r}`) && there.some(([w, q, s]) => own.has(`${w}|${c}|${q}|${s}`)))
+      fault ??= `both walls fill the corner of ${wall} in course ${c}`;
+    // A corner's place is told once, by the first of its walls.
+    const first = there.every(([w]) => rank(w) >= rank(wall));
+    if (first && !isOpen(wall, c, p) && !filled(wall, c, p, r)) unfilled++;
+    if (p === 0 || c + 1 >= courses.length) return;
+    const spans = (y: number) => {
+      const [a, b] = [own.get(`${wall}|${y}|${p - 1}|${r}`), own.get(`${wall}|${y}|${p}|${r}`)];
+      return a !== undefined && a === b;
+    };
+    const around = [c, c + 1].flatMap((y) => [p - 1, p].map((x) => [y, x] as const));
+    if (around.some(([y, x]) => isOpen(wall, y, x) || !filled(wall, y, x, r))) return;
+    if (!spans(c) && !spans(c + 1)) joints++;
+  };
   for (const wall of walls)
     for (let c = 0; c < courses.length; c++)
-      for (let p = 0; p < wall.length; p++) {
-        const there = others(wall.id, p);
-        if (own.has(`${wall.id}|${c}|${p}`) && there.some(([w, q]) => own.has(`${w}|${c}|${q}`)))
-          fault ??= `both walls fill the corner of ${wall.id} in course ${c}`;
-        // A corner's place is told once, by the first of its walls.
-        const first = there.every(
-          ([w]) => walls.findIndex((x) => x.id === w) >= walls.findIndex((x) => x.id === wall.id),
-        );
-        if (first && !isOpen(wall.id, c, p) && !filled(wall.id, c, p)) unfilled++;
-        if (p === 0 || c + 1 >= courses.length) continue;
-        const around = [
-          [c, p - 1],
-          [c, p],
-          [c + 1, p - 1],
-          [c + 1, p],
-        ] as const;
-        if (around.some(([y, x]) => isOpen(wall.id, y, x) || !filled(wall.id, y, x))) continue;
-        const spans = (y: number) => {
-          const [a, b] = [own.get(`${wall.id}|${y}|${p - 1}`), own.get(`${wall.id}|${y}|${p}`)];
-          return a !== undefined && a === b;
-        };
-        if (!spans(c) && !spans(c + 1)) joints++;
-      }
+      for (let p = 0; p < wall.length; p++) for (let r = 0; r < thick; r++) look(wall.id, c, p, r);
   return { fault, unfilled, joints };
 }
+
+const opensOf = (problem: WallsProblem) => (wall: string, c: number, p: number) =>
+  problem.openings.some(
+    (o) =>
+      o.wall === wall && p >= o.from && p < o.from + o.width && c >= o.bottom && c < o.bottom + o.courses,
+  );
+
+/** The area that decides over a place, and its colour. */
+const coloursOf = (problem: WallsProblem) => (wall: string, c: number, p: number) => {
+  let said = `course ${problem.courses[c]?.colour}`;
+  (problem.areas ?? []).forEach((a, i) => {
+    const holds = p >= a.from && p < a.from + a.width && c >= a.bottom && c < a.bottom + a.courses;
+    if (a.wall === wall && holds) said = `${i} ${a.colour}`;
+  });
+  return said;
+};
 
 function judgeFloor(problem: FloorProblem, pieces: readonly LaidPiece[]): Laid {
   let fault: string | null = null;

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { highs, solveExactly } from '@/workers/sourcing/exact';
 import { seededRandom } from '../../shared/random';
-import { randomFloor, randomWalls } from '../../testing/laying';
+import { randomFloor, randomWalls, thickWalls } from '../../testing/laying';
 import {
   compareScores,
   faultOf,
@@ -13,7 +13,7 @@ import {
   type Grid,
   type LayProblem,
   type LayScore,
-} from '../index';
+} from './index';
 
 let solver: Awaited<ReturnType<typeof highs>>;
 beforeAll(async () => {
@@ -22,6 +22,7 @@ beforeAll(async () => {
 
 const problems = (): LayProblem[] => [
   ...Array.from({ length: 25 }, (_, i) => randomWalls(i + 1, { length: 14, courses: 5 })),
+  ...Array.from({ length: 15 }, (_, i) => thickWalls(i + 1, { length: 9, courses: 4 })),
   ...Array.from({ length: 25 }, (_, i) => randomFloor(i + 1, 10, 6)),
 ];
 const piecesOf = (laying: Laying) => laying.plan({ proven: false, seconds: 0 }).pieces;
@@ -159,6 +160,17 @@ describe('nonsense', () => {
     [
       'the right end of quay meets two walls',
       { ...walls, corners: [...walls.corners, { ...walls.corners[0]!, bEnd: 'right' }] },
+    ],
+    [
+      'an area of colour of quay from 7 reaches outside',
+      {
+        ...walls,
+        areas: [{ wall: 'quay', from: 7, width: 2, bottom: 0, courses: 1, colour: 'ash' }],
+      },
+    ],
+    [
+      'slip is shorter than it is thick',
+      { ...walls, walls: [walls.walls[0]!, { id: 'slip', length: 1 }], thick: 2 },
     ],
     ['two walls have the same name', { ...walls, walls: [walls.walls[0]!, walls.walls[0]!] }],
     ['two parts have the same name', { ...walls, parts: [walls.parts[0]!, walls.parts[0]!] }],

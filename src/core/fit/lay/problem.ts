@@ -25,7 +25,10 @@ const end = z.enum(['left', 'right']);
 const place = z.int().min(0).max(LAY.length);
 const prefer = z.enum(['joints', 'money']).optional();
 
-/** Walls of courses of one height, one stud thick. */
+/**
+ * Walls of courses of one height, one stud thick. Beyond what is asked of the service, Evarn's own walls may be two studs
+ * thick, of parts one or two deep, and have areas of another colour than their course: the last that holds a place decides.
+ */
 export const wallsSchema = z.object({
   kind: z.literal('walls'),
   walls: z
@@ -40,7 +43,21 @@ export const wallsSchema = z.object({
   openings: z
     .array(z.object({ wall: name, from: place, width: place, bottom: place, courses: place }))
     .max(2000),
-  parts: z.array(z.object({ ...supply, length: z.int().min(1).max(64) })).max(LAY.parts),
+  parts: z
+    .array(
+      z.object({
+        ...supply,
+        length: z.int().min(1).max(64),
+        deep: z.int().min(1).max(2).optional(),
+        /** A slope has a front: it never lies across. */ onlyAlong: z.boolean().optional(),
+      }),
+    )
+    .max(LAY.parts),
+  thick: z.int().min(1).max(2).optional(),
+  areas: z
+    .array(z.object({ wall: name, from: place, width: place, bottom: place, courses: place, colour: name }))
+    .max(2000)
+    .optional(),
   prefer,
 });
 
@@ -86,7 +103,15 @@ export type LayOptions = NonNullable<z.infer<typeof layRequestSchema>['options']
 
 /** A piece of a plan: in a course of a wall, or on a floor, as it is drawn or turned by a quarter. */
 export type LaidPiece =
-  | { readonly part: string; readonly wall: string; readonly course: number; readonly at: number }
+  | {
+      readonly part: string;
+      readonly wall: string;
+      readonly course: number;
+      readonly at: number;
+      /** In a wall two studs thick: which row its front edge lies in, 0 = the outside, and whether it lies across the wall. */
+      readonly row?: number | undefined;
+      readonly across?: boolean | undefined;
+    }
   | { readonly part: string; readonly x: number; readonly y: number; readonly turned: boolean };
 
 const counted = z.int().min(0);
@@ -95,7 +120,14 @@ const counted = z.int().min(0);
 export const layPlanSchema = z.object({
   pieces: z.array(
     z.union([
-      z.object({ part: name, wall: name, course: counted, at: counted }),
+      z.object({
+        part: name,
+        wall: name,
+        course: counted,
+        at: counted,
+        row: counted.optional(),
+        across: z.boolean().optional(),
+      }),
       z.object({ part: name, x: counted, y: counted, turned: z.boolean() }),
     ]),
   ),

@@ -1,0 +1,99 @@
+import type { ElementKey } from '../../parts';
+import type { WallJob } from '../../records';
+import { layingOf, type LaidPiece } from '../lay';
+import { courseHeight } from '../course-parts';
+import type { StatedWalls } from './wall-problem';
+
+/** A piece as it is drawn: from the left of its wall, in studs. */
+export interface DrawnPiece {
+  /** Its place among the plan's pieces. */
+  readonly index: number;
+  readonly element: ElementKey;
+  /** True where three plates lie on one another. */
+  readonly plates: boolean;
+  readonly course: number;
+  readonly at: number;
+  readonly along: number;
+  /** The outside row, 0, is what is seen; what lies behind it alone is not drawn in an elevation. */
+  readonly row: number;
+  /** True where it is bought: it comes when what is at hand has ended. */
+  readonly bought: boolean;
+}
+
+/** A joint over a joint, between places border-1 and border of a wall, over this course and the next. */
+export interface WeakJoint {
+  readonly wall: string;
+  readonly course: number;
+  readonly border: number;
+}
+
+/** Walls as they are laid, for drawing and for building course by course. */
+export interface LaidWalls {
+  readonly pieces: readonly (DrawnPiece & { readonly wall: string })[];
+  readonly joints: readonly WeakJoint[];
+  /** The places of each wall that stay empty. */
+  readonly empty: readonly { readonly wall: string; readonly course: number; readonly at: number }[];
+  readonly ends: readonly RunsOut[];
+}
+
+/** An element of which what is at hand ends: in which course, from the bottom, and what lies there instead from then on. */
+export interface RunsOut {
+  readonly element: ElementKey;
+  readonly atHand: number;
+  readonly course: number;
+  /** Pieces that are bought beyond what is at hand. */
+  readonly bought: number;
+}
+
+/** Pieces in the order in which they are built: course by course, wall by wall, from the left. */
+export function inBuildingOrder<P extends LaidPiece>(job: WallJob, pieces: readonly P[]): P[] {
+  const rank = new Map(job.walls.map((w, i) => [w.id, i]));
+  const key = (p: LaidPiece) => ('wall' in p ? [p.course, rank.get(p.wall) ?? 0, p.at, p.row ?? 0] : [0]);
+  return [...pieces].sort((a, b) => {
+    const [x, y] = [key(a), key(b)];
+    const at = x.findIndex((v, i) => v !== y[i]);
+    return at < 0 ? 0 : x[at]! - y[at]!;
+  });
+}
+
+/** What a plan of walls comes to, piece by piece: what is drawn where, which joints are weak, what runs out in which course. */
+export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly LaidPiece[]): LaidWalls {
+  const { problem } = stated;
+  const parts = new Map(problem.parts.map((p) => [p.id, p]));
+  const used = new Map<string, number>();
+  const ends = new Map<string, RunsOut>();
+  const pieces = inBuildingOrder(job, plan).flatMap((p, index) => {
+    const part = parts.get(p.part);
+    const means = stated.parts.get(p.part);
+    if (!('wall' in p) || !part || !means) return [];
+    const nth = (used.get(p.part) ?? 0) + 1;
+    used.set(p.part, nth);
+    const bought = nth > part.stock;
+    if (bought) {
+      const known = ends.get(p.part);
+      ends.set(p.part, {
+        element: means.element,
+        atHand: part.stock,
+        course: known?.course ?? p.course,
+        bought: (known?.bought ?? 0) + means.each,
+      });
+    }
+    const along = p.across ? (part.deep ?? 1) : part.length;
+    const { wall, course, at, row = 0 } = p;
+    const plates = means.each === 3;
+    return [{ index, element: means.element, plates, wall, course, at, along, row, bought }];
+  });
+  const laying = layingOf(problem, plan);
+  const joints = laying.joints().flatMap((j) => ('wall' in j ? [j] : []));
+  const empty = laying.grid.at.flatMap((c, i) =>
+    laying.owner[i]! < 0 ? [{ wall: problem.walls[c.of]!.id, course: c.y, at: c.x }] : [],
+  );
+  return { pieces, joints, empty, ends: [...ends.values()].filter((e) => e.atHand > 0) };
+}
+
+/** How tall each course begins, in plates from the ground; the last is the height of all. */
+export function courseLevels(job: Pick<WallJob, 'courses'>): number[] {
+  const levels = [0];
+  for (const c of job.courses) levels.push(levels.at(-1)! + courseHeight(c.family));
+  return levels;
+}

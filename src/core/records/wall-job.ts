@@ -1,0 +1,52 @@
+import type { BuildId, ColourId, WallJobId, ZoneId } from '../shared/ids';
+import { defineRecord, type RecordOf } from './define';
+import { choice, flag, id, list, name, object, orNull, reference, short, whole } from './fields';
+
+/** What an end of a wall does that meets no other wall of its job: stands free, touches a wall, or is toothed into one. */
+export const WALL_ENDS = ['free', 'against a wall', 'toothed in'] as const;
+export type WallEnd = (typeof WALL_ENDS)[number];
+
+/** How the walls of a job meet: not at all, each with the next, or all round. */
+export const WALLS_MEET = ['apart', 'row', 'room'] as const;
+export type WallsMeet = (typeof WALLS_MEET)[number];
+
+/** A family of parts in a colour; null = nobody sees it, and any colour at hand will do. */
+const matter = { colour: orNull(id<ColourId>()), family: name() };
+const box = { wall: id(), width: whole(1, 400), bottom: whole(0, 79), courses: whole(1, 80) };
+
+/** Walls as they are wanted: what is laid of them is worked out from it and from what is at hand. */
+export const wallJob = defineRecord({
+  type: 'wallJob',
+  table: 'wall_jobs',
+  fields: {
+    id: id<WallJobId>(),
+    build: reference<BuildId>('build'),
+    zone: reference<ZoneId>('zone'),
+    name: name(),
+    walls: list(
+      object({
+        id: id(),
+        name: name(),
+        length: whole(1, 400),
+        left: choice(WALL_ENDS),
+        right: choice(WALL_ENDS),
+      }),
+      60,
+      1,
+    ),
+    meet: choice(WALLS_MEET),
+    thick: whole(1, 2),
+    /** From the bottom. */
+    courses: list(object(matter), 80, 1),
+    /** The colour of the stones at the corners, where it is another. */
+    corners: orNull(id<ColourId>()),
+    /** Places from the left; `from` null = so many, spread evenly. */
+    openings: list(object({ ...box, name: short(), from: orNull(whole(0, 400)), count: whole(1, 60) }), 200),
+    /** Areas of another colour, or of another face of brick. */
+    panels: list(object({ ...box, ...matter, from: whole(0, 400) }), 200),
+    /** True = three plates may lie where a brick lacks. */
+    plates: flag(),
+  },
+  inModFile: { key: 'wallJobs', most: 500, optional: true },
+});
+export type WallJob = RecordOf<typeof wallJob>;
