@@ -28,6 +28,7 @@ import {
   type ParcelClaimId,
   type PartId,
   type FloorJobId,
+  type ModificationId,
   type PoolModelId,
   type WallJobId,
   type ReadingId,
@@ -206,6 +207,25 @@ const INSPECTED: Diff = joinDiffs(
     openings: [{ wall: 'w1', name: 'door', from: null, width: 4, bottom: 0, courses: 1, count: 1 }],
     panels: [],
     plates: true,
+    planned: {
+      modification: asId<ModificationId>('m1'),
+      pieces: [
+        { element: ELEMENT, plates: false, wall: 'w1', course: 0, at: 4, along: 2, row: 0, bought: true },
+      ],
+      joints: [{ wall: 'w1', course: 0, border: 4 }],
+      empty: [{ wall: 'w1', course: 0, at: 9 }],
+    },
+  }),
+  added('plot', {
+    id: BUILD,
+    build: BUILD,
+    width: 32,
+    depth: 32,
+    front: 6,
+    touches: ['left'],
+    storeys: [2, 32],
+    neighbours: [{ name: 'Bakery', width: 16, depth: 32, storeys: [2, 30] }],
+    place: 1,
   }),
   added('floorJob', {
     id: asId<FloorJobId>('fj'),
@@ -221,6 +241,7 @@ const INSPECTED: Diff = joinDiffs(
     slab: { w: 2, d: 2 },
     kerb: { colour: asId<ColourId>('slate'), width: 1 },
     keepOut: [{ name: 'mooring post', x: 3, y: 4, w: 1, d: 1 }],
+    planned: null,
   }),
 );
 

@@ -7,6 +7,8 @@ import { MOST_THREADS, solverLine, startJob, type Job } from './threads/solver-p
 export interface LayProgress extends LayScore {
   readonly floor: number | null;
   readonly seconds: number;
+  /** Where each piece lies, so that it can be drawn while a better one is looked for. */
+  readonly laid: LayPlan['pieces'];
 }
 
 export interface LayListener {
@@ -98,7 +100,10 @@ class LayRun {
       for (const other of this.busy) if (other !== job) other.say({ say: 'adopt laid', laid: message.laid });
       this.report();
     }
-    if (message.say === 'least money' && message.money > (this.leastNow(message) ?? -1)) this.least = message;
+    if (message.say === 'least money' && message.money > (this.leastNow(message) ?? -1)) {
+      this.least = message;
+      this.report();
+    }
     if (message.say === 'proven') this.proven = true;
     if (this.proven || this.busy.size === 0) this.finish();
   }
@@ -111,9 +116,10 @@ class LayRun {
 
   private report(): void {
     if (!this.best) return;
-    const { score } = this.best;
+    const { score, plan } = this.best;
     this.listener.onProgress?.({
       ...score,
+      laid: plan.pieces,
       floor: this.leastNow(score),
       seconds: (Date.now() - this.began) / 1000,
     });

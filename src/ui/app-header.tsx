@@ -6,6 +6,7 @@ import clsx from 'clsx';
 const SCREENS = [
   { name: 'Inspect', path: '/inspect' },
   { name: 'Bench', path: '' },
+  { name: 'Fit', path: '/fit' },
   { name: 'Colour', path: '/colour' },
   { name: 'Parts', path: '/parts' },
   { name: 'Tally', path: '/tally' },

@@ -3,7 +3,7 @@
 import { memo, useId } from 'react';
 import { shadeHex, type Colour } from '@/core/colour';
 import { drawPart, elementName, partOf, splitElementKey, type Drawing, type ElementKey } from '@/core/parts';
-import { usePalette } from './palette-context';
+import { inkOn, usePalette } from './palette-context';
 
 /** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
 export type GlyphMark = 'in' | 'out' | 'recoloured' | 'renewed' | 'placeholder' | 'moved' | 'hidden';
@@ -175,8 +175,6 @@ function Badge({
     </g>
   );
 }
-
-const inkOn = (colour: Colour | undefined): string => ((colour?.lab.l ?? 60) > 55 ? '#161616' : '#f4f4f4');
 
 /** A glyph with its count beside it, as in lists of lots. */
 export function LotGlyph({ element, qty, mark, was, size = 34 }: GlyphProps & { qty: number }) {

@@ -1,7 +1,7 @@
 import { Prices } from '../mismatch';
 import { isBoundToBoxes } from '../pool';
 import type { ElementKey } from '../parts';
-import { elementKey, splitElementKey } from '../parts';
+import { elementKey, partOf, splitElementKey } from '../parts';
 import type { ColourId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import { withAtHand } from '../stock';
@@ -47,10 +47,10 @@ export function suppliesFor(workbench: Workbench, elements: Iterable<ElementKey>
   };
 }
 
-/** Studs of a part by its name: "2x4" = 8; 1 where it names no size. */
+/** Studs of a part's footprint. */
 function studsOf(element: ElementKey): number {
-  const [, w, d] = /(\d+)x(\d+)/.exec(splitElementKey(element).part) ?? [];
-  return w && d ? Number(w) * Number(d) : 1;
+  const [w, d] = partOf(splitElementKey(element).part).size;
+  return w * d;
 }
 
 /** The elements of a part in all colours of the palette, or in one. */

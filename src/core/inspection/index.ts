@@ -10,6 +10,6 @@ export type { FindingState } from './findings';
 export { printCount, readCount } from './read-count';
 export type { CountTextProblem } from './read-count';
 export { agreeNotWanted, markWanted, planReplacement } from './replace-missing';
-export { growth, inMillimetres } from './size';
+export { BRICK_MM, growth, inMillimetres, STUD_MM } from './size';
 export { mayGo, planTakingOff, worthOfGoing } from './may-go';
 export type { MayGo } from './may-go';

@@ -22,6 +22,7 @@ import { modification } from './modification';
 import { order } from './order';
 import { parcelClaim } from './parcel-claim';
 import { phase } from './phase';
+import { plot } from './plot';
 import { poolModel } from './pool-model';
 import { price } from './price';
 import { reading } from './reading';
@@ -77,5 +78,6 @@ export const RECORDS = [
   poolModel,
   wallJob,
   floorJob,
+  plot,
   entry,
 ] as const;

@@ -23,6 +23,7 @@ export type { Modification, ModificationPurpose } from './modification';
 export { BLANK_ORDER, type Order } from './order';
 export { CLAIM_ENDS, CLAIM_KINDS, type ClaimEnd, type ClaimKind, type ParcelClaim } from './parcel-claim';
 export type { Phase } from './phase';
+export { PLOT_SIDES, type Plot, type PlotSide } from './plot';
 export type { PoolModel } from './pool-model';
 export type { Price } from './price';
 export type { Reading } from './reading';

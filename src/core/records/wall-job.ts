@@ -1,6 +1,19 @@
-import type { BuildId, ColourId, WallJobId, ZoneId } from '../shared/ids';
+import type { BuildId, ColourId, ModificationId, WallJobId, ZoneId } from '../shared/ids';
 import { defineRecord, type RecordOf } from './define';
-import { choice, flag, id, list, name, object, orNull, reference, short, whole } from './fields';
+import {
+  choice,
+  element,
+  flag,
+  id,
+  list,
+  mention,
+  name,
+  object,
+  orNull,
+  reference,
+  short,
+  whole,
+} from './fields';
 
 /** What an end of a wall does that meets no other wall of its job: stands free, touches a wall, or is toothed into one. */
 export const WALL_ENDS = ['free', 'against a wall', 'toothed in'] as const;
@@ -13,6 +26,18 @@ export type WallsMeet = (typeof WALLS_MEET)[number];
 /** A family of parts in a colour; null = nobody sees it, and any colour at hand will do. */
 const matter = { colour: orNull(id<ColourId>()), family: name() };
 const box = { wall: id(), width: whole(1, 400), bottom: whole(0, 79), courses: whole(1, 80) };
+
+/** A piece where it was planned to lie: its wall and course, from which place, how many studs along, and how it is had. */
+const planned = object({
+  element: element(),
+  plates: flag(),
+  wall: id(),
+  course: whole(0, 79),
+  at: whole(0, 402),
+  along: whole(1, 64),
+  row: whole(0, 1),
+  bought: flag(),
+});
 
 /** Walls as they are wanted: what is laid of them is worked out from it and from what is at hand. */
 export const wallJob = defineRecord({
@@ -46,6 +71,15 @@ export const wallJob = defineRecord({
     panels: list(object({ ...box, ...matter, from: whole(0, 400) }), 200),
     /** True = three plates may lie where a brick lacks. */
     plates: flag(),
+    /** As they were planned, to be built from: null while they are only stated. */
+    planned: orNull(
+      object({
+        modification: mention<ModificationId>('modification'),
+        pieces: list(planned, 12_000),
+        joints: list(object({ wall: id(), course: whole(0, 79), border: whole(0, 402) }), 12_000),
+        empty: list(object({ wall: id(), course: whole(0, 79), at: whole(0, 402) }), 12_000),
+      }),
+    ),
   },
   inModFile: { key: 'wallJobs', most: 500, optional: true },
 });

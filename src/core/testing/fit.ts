@@ -27,6 +27,7 @@ export const wallJobOf = (more: Partial<WallJob> = {}): WallJob => ({
   openings: [],
   panels: [],
   plates: false,
+  planned: null,
   ...more,
 });
 
@@ -118,5 +119,6 @@ export const floorJobOf = (more: Partial<FloorJob> = {}): FloorJob => ({
   slab: { w: 2, d: 1 },
   kerb: null,
   keepOut: [],
+  planned: null,
   ...more,
 });

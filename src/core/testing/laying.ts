@@ -108,3 +108,13 @@ export function randomFloor(seed: number, width: number, depth: number): LayProb
     ...(random() < 0.2 ? { prefer: 'money' as const } : {}),
   };
 }
+
+/** A second layer over a floor of plates of four by two, whose seams are to be crossed. */
+export function layerOver(seed: number, width: number, depth: number): LayProblem {
+  const floor = randomFloor(seed, width, depth);
+  if (floor.kind !== 'floor') throw new Error('a floor was asked for');
+  const under = Array.from({ length: depth >> 1 }, (_, j) =>
+    Array.from({ length: width >> 2 }, (_, i) => ({ x: 4 * i, y: 2 * j, w: 4, d: 2 })),
+  ).flat();
+  return { ...floor, avoidCrosses: seed % 2 === 0, under };
+}

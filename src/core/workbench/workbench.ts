@@ -218,7 +218,7 @@ export class Workbench {
   }
 
   /** What colour names of other lists were said to mean, by their words. */
-  private aliases(): Map<string, ColourId> {
+  aliases(): ReadonlyMap<string, ColourId> {
     return new Map(
       [...this.records.colourAlias.values()].map((a) => [colourWords(a.id).join(' '), a.colour]),
     );

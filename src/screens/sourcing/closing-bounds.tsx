@@ -12,7 +12,7 @@ export function ClosingBounds({
 }: {
   bounds: readonly Bound[];
   busy: boolean;
-  plan: BuyingPlan | null;
+  plan: Pick<BuyingPlan, 'cost' | 'floor'> | null;
 }) {
   const last = bounds.at(-1);
   if (!last) return <p className="text-soft mb-3">{busy ? 'The first plan comes in a moment.' : ''}</p>;

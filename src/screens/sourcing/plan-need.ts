@@ -4,6 +4,7 @@ import type { NeedLot } from '@/core/need';
 import type { BuildId } from '@/core/shared/ids';
 import { fail, ok, type Result } from '@/core/shared/result';
 import { post } from '../sending/answers';
+import { linesOf } from '../sending/lines-of';
 
 /** The best cost so far, the floor under it, and when that was. */
 export interface Bound {
@@ -62,7 +63,7 @@ export async function planNeed(
     if (response.status === 413 || response.status === 400) return fail('not taken');
     if (!response.ok || !response.body) return fail('server');
     let answer: Result<AskedPlan, PlanFailure> = fail('server');
-    for await (const said of linesOf(response.body)) {
+    for await (const said of linesOf<Said>(response.body)) {
       if (said.asked !== undefined) listener.onAsked?.();
       if (said.progress) listener.onBound?.(said.progress);
       if (said.place) listener.onPlace?.(said.place);
@@ -72,18 +73,6 @@ export async function planNeed(
     return answer;
   } catch {
     return fail('server');
-  }
-}
-
-async function* linesOf(body: ReadableStream<Uint8Array<ArrayBuffer>>): AsyncGenerator<Said> {
-  const reader = body.pipeThrough(new TextDecoderStream()).getReader();
-  let rest = '';
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return;
-    const lines = (rest + value).split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) yield JSON.parse(line) as Said;
   }
 }
 

@@ -242,14 +242,18 @@ function floorGrid(problem: FloorProblem): Grid {
         }
     }
   });
-  if (problem.avoidCrosses) addCrosses(builder, cells);
+  const byCell = placementsByCell(builder);
+  if (problem.avoidCrosses) addCrosses(builder, cells, byCell);
+  if (problem.under) addSeams(builder, cells, byCell, problem.under);
   return builder.build(suppliesOf(problem.parts), problem.prefer === 'money');
 }
 
 /** Points inside a floor with four cells around: a piece that covers two of them keeps four corners from meeting there. */
-function addCrosses(builder: GridBuilder, cells: readonly (readonly number[])[]): void {
-  const byCell: number[][] = builder.at.map(() => []);
-  builder.placements.forEach((p, i) => p.cells.forEach((c) => byCell[c]!.push(i)));
+function addCrosses(
+  builder: GridBuilder,
+  cells: readonly (readonly number[])[],
+  byCell: readonly (readonly number[])[],
+): void {
   for (let y = 1; y < cells.length; y++)
     for (let x = 1; x < cells[y]!.length; x++) {
       const around = [cells[y - 1]![x - 1]!, cells[y - 1]![x]!, cells[y]![x - 1]!, cells[y]![x]!];
@@ -262,4 +266,40 @@ function addCrosses(builder: GridBuilder, cells: readonly (readonly number[])[])
         at: { x, y },
       });
     }
+}
+
+function placementsByCell(builder: GridBuilder): number[][] {
+  const byCell: number[][] = builder.at.map(() => []);
+  builder.placements.forEach((p, i) => p.cells.forEach((c) => byCell[c]!.push(i)));
+  return byCell;
+}
+
+/** Borders of two cells over a seam of the layer below: a piece that covers both keeps them together. */
+function addSeams(
+  builder: GridBuilder,
+  cells: readonly (readonly number[])[],
+  byCell: readonly (readonly number[])[],
+  under: NonNullable<FloorProblem['under']>,
+): void {
+  const below = new Map<number, number>();
+  under.forEach((r, i) => {
+    for (let y = r.y; y < r.y + r.d; y++)
+      for (let x = r.x; x < r.x + r.w; x++) {
+        const cell = cells[y]?.[x] ?? -1;
+        if (cell >= 0) below.set(cell, i);
+      }
+  });
+  const look = (a: number, b: number | undefined, x: number, y: number): void => {
+    if (a < 0 || b === undefined || b < 0) return;
+    const [p, q] = [below.get(a), below.get(b)];
+    if (p === undefined || q === undefined || p === q) return;
+    const both = new Set(byCell[b]);
+    builder.points.push({ cells: [a, b], spans: byCell[a]!.filter((s) => both.has(s)), at: { x, y } });
+  };
+  cells.forEach((row, y) =>
+    row.forEach((cell, x) => {
+      look(cell, row[x + 1], x + 1, y);
+      look(cell, cells[y + 1]?.[x], x, y + 1);
+    }),
+  );
 }

@@ -144,10 +144,26 @@ function judgeFloor(problem: FloorProblem, pieces: readonly LaidPiece[]): Laid {
         own.set(`${x}|${y}`, i);
       }
   });
+  /** Seams at the right and the far side of a place that lie over a seam of the layer below. */
+  const seamsOver = (x: number, y: number): number => {
+    const below = (a: number, b: number) => (problem.under ?? []).findIndex((u) => holds(u, a, b));
+    return [
+      [x + 1, y],
+      [x, y + 1],
+    ].filter(([a = 0, b = 0]) => {
+      if (isOut(x, y) || isOut(a, b) || a >= width || b >= depth) return false;
+      const [here, there] = [below(x, y), below(a, b)];
+      const [mine, its] = [own.get(`${x}|${y}`), own.get(`${a}|${b}`)];
+      return (
+        here >= 0 && there >= 0 && here !== there && mine !== undefined && its !== undefined && mine !== its
+      );
+    }).length;
+  };
   let [unfilled, joints] = [0, 0];
   for (let y = 0; y < depth; y++)
     for (let x = 0; x < width; x++) {
       if (!isOut(x, y) && !own.has(`${x}|${y}`)) unfilled++;
+      joints += seamsOver(x, y);
       if (!problem.avoidCrosses || x === 0 || y === 0) continue;
       const around = [
         [x - 1, y - 1],

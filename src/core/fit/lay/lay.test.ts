@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { highs, solveExactly } from '@/workers/sourcing/exact';
 import { seededRandom } from '../../shared/random';
-import { randomFloor, randomWalls, thickWalls } from '../../testing/laying';
+import { layerOver, randomFloor, randomWalls, thickWalls } from '../../testing/laying';
 import {
   compareScores,
   faultOf,
@@ -24,6 +24,7 @@ const problems = (): LayProblem[] => [
   ...Array.from({ length: 25 }, (_, i) => randomWalls(i + 1, { length: 14, courses: 5 })),
   ...Array.from({ length: 15 }, (_, i) => thickWalls(i + 1, { length: 9, courses: 4 })),
   ...Array.from({ length: 25 }, (_, i) => randomFloor(i + 1, 10, 6)),
+  ...Array.from({ length: 10 }, (_, i) => layerOver(i + 1, 8, 6)),
 ];
 const piecesOf = (laying: Laying) => laying.plan({ proven: false, seconds: 0 }).pieces;
 const solved = (grid: Grid, from: Laying): Laying => {

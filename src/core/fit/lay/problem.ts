@@ -71,6 +71,8 @@ export const floorSchema = z.object({
   keepOut: z.array(z.object(rect)).max(2000),
   areas: z.array(z.object({ ...rect, colours: z.array(name).max(60) })).max(500),
   avoidCrosses: z.boolean(),
+  /** Pieces of the layer below: a seam over one of theirs counts as a cross does. */
+  under: z.array(z.object(rect)).max(LAY.cells).optional(),
   parts: z
     .array(z.object({ ...supply, w: z.int().min(1).max(64), d: z.int().min(1).max(64) }))
     .max(LAY.parts),

@@ -6,8 +6,7 @@ import type { StatedWalls } from './wall-problem';
 
 /** A piece as it is drawn: from the left of its wall, in studs. */
 export interface DrawnPiece {
-  /** Its place among the plan's pieces. */
-  readonly index: number;
+  readonly wall: string;
   readonly element: ElementKey;
   /** True where three plates lie on one another. */
   readonly plates: boolean;
@@ -29,7 +28,7 @@ export interface WeakJoint {
 
 /** Walls as they are laid, for drawing and for building course by course. */
 export interface LaidWalls {
-  readonly pieces: readonly (DrawnPiece & { readonly wall: string })[];
+  readonly pieces: readonly DrawnPiece[];
   readonly joints: readonly WeakJoint[];
   /** The places of each wall that stay empty. */
   readonly empty: readonly { readonly wall: string; readonly course: number; readonly at: number }[];
@@ -62,7 +61,7 @@ export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly Laid
   const parts = new Map(problem.parts.map((p) => [p.id, p]));
   const used = new Map<string, number>();
   const ends = new Map<string, RunsOut>();
-  const pieces = inBuildingOrder(job, plan).flatMap((p, index) => {
+  const pieces = inBuildingOrder(job, plan).flatMap((p) => {
     const part = parts.get(p.part);
     const means = stated.parts.get(p.part);
     if (!('wall' in p) || !part || !means) return [];
@@ -81,7 +80,7 @@ export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly Laid
     const along = p.across ? (part.deep ?? 1) : part.length;
     const { wall, course, at, row = 0 } = p;
     const plates = means.each === 3;
-    return [{ index, element: means.element, plates, wall, course, at, along, row, bought }];
+    return [{ element: means.element, plates, wall, course, at, along, row, bought }];
   });
   const laying = layingOf(problem, plan);
   const joints = laying.joints().flatMap((j) => ('wall' in j ? [j] : []));
@@ -90,6 +89,15 @@ export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly Laid
   );
   return { pieces, joints, empty, ends: [...ends.values()].filter((e) => e.atHand > 0) };
 }
+
+/** Walls as they were planned; null while they are only stated. What runs out was told before. */
+export const plannedWalls = (job: WallJob): LaidWalls | null =>
+  job.planned && {
+    pieces: job.planned.pieces,
+    joints: job.planned.joints,
+    empty: job.planned.empty,
+    ends: [],
+  };
 
 /** How tall each course begins, in plates from the ground; the last is the height of all. */
 export function courseLevels(job: Pick<WallJob, 'courses'>): number[] {

@@ -1,10 +1,10 @@
-import { BLANK_INTENT, type Intent, type Pieces, type Source } from '../../ledger';
+import { BLANK_INTENT, joinDiffs, written, type Intent, type Pieces, type Source } from '../../ledger';
 import type { ElementKey } from '../../parts';
 import type { WallJob } from '../../records';
 import { costOfWork, planWork, type PlannedWork, type WorkCost, type Workbench } from '../../workbench';
 import type { LaidPiece } from '../lay';
 import { sourcedLots, type SourcedLot } from '../sourced-lots';
-import { inBuildingOrder } from './laid-walls';
+import { inBuildingOrder, laidWalls } from './laid-walls';
 import type { StatedWalls } from './wall-problem';
 
 /** A laying as planned entries, with what they take from where: what is shown of it before is what is booked after. */
@@ -38,7 +38,12 @@ export function planWalls(
     note: `course ${course + 1} of ${job.courses.length}`,
     pieces: [...lots].map(([element, qty]): Pieces => ({ element, qty })),
   }));
-  return planSteps(workbench, { title: job.name, zone: job.zone, steps }, source);
+  const planned = planSteps(workbench, { title: job.name, zone: job.zone, steps }, source);
+  const [modification] = planned.work.modifications;
+  const { pieces, joints, empty } = laidWalls(job, stated, plan);
+  const kept = { ...job, planned: modification ? { modification, pieces, joints, empty } : null };
+  const diff = joinDiffs(planned.work.diff, written('wallJob', workbench.records.wallJob.get(job.id), kept));
+  return { ...planned, work: { ...planned.work, diff } };
 }
 
 /** What is laid, step by step: a course of a wall, a layer of a floor. */

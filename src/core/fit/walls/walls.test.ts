@@ -1,13 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { bindToBoxes } from '../../pool';
-import { onPieces } from '../../ledger';
+import { changed, invertDiff, onPieces } from '../../ledger';
 import { coursesOf, fitWorkbench, randomWallJob, wallJobOf, wallsOf } from '../../testing/fit';
 import { asId, type ColourId } from '../../shared/ids';
 import { did, doneAndBack, TEST_BUILD, testSource } from '../../testing/workbench';
 import { el } from '../../testing/world';
 import type { WallJob } from '../../records';
 import { faultOf, judgeLaying, quickLaying } from '../lay';
-import { courseLevels, laidWalls, placeOpenings, planWalls, wallsProblem, type Way } from '../index';
+import {
+  courseLevels,
+  jobState,
+  keepWallJob,
+  laidWalls,
+  layWallAnew,
+  placeOpenings,
+  plannedWalls,
+  planWalls,
+  wallsProblem,
+  type Way,
+} from '../index';
 import type { Workbench } from '../../workbench';
 
 const STOCK = [1, 2, 3, 4, 6].flatMap((n) => [
@@ -225,6 +236,32 @@ describe('a laying that is planned', () => {
     expect(lots.reduce((n, l) => n + l.qty, 0)).toBe(plan.pieces.length);
     expect(lots.every((l) => l.counted === l.qty && l.from.stock === l.qty)).toBe(true);
     doneAndBack(bench, work);
+  });
+
+  it('is kept to be built from, and laid anew as long as nothing of it was placed', () => {
+    const bench = fitWorkbench(STOCK);
+    did(bench, keepWallJob(bench, job));
+    const { plan, ...s } = laid(bench, job);
+    did(bench, planWalls(bench, job, s, plan.pieces, testSource()).work);
+    const kept = bench.records.wallJob.get(job.id)!;
+    expect(jobState(bench, kept)).toBe('planned');
+    expect(plannedWalls(kept)).toEqual({ ...laidWalls(job, s, plan.pieces), ends: [] });
+    // Its own plan has taken the pieces: laid anew it finds them again.
+    expect(stated(bench, kept).problem.parts).not.toEqual(s.problem.parts);
+    const before = bench.recordList();
+    const anew = layWallAnew(bench, kept);
+    doneAndBack(bench, anew);
+    expect(bench.records.wallJob.get(job.id)!.planned).toBeNull();
+    expect(bench.entries.filter((e) => e.state === 'planned')).toEqual([]);
+    expect(stated(bench, job).problem.parts).toEqual(s.problem.parts);
+    bench.apply(invertDiff(anew.diff));
+    expect(bench.recordList()).toHaveLength(before.length);
+    // Once a course stands, its entries stay where they are.
+    const [first] = bench.entries.filter((e) => e.state === 'planned');
+    did(bench, { label: '', diff: changed('entry', first!, { state: 'done' }) });
+    expect(jobState(bench, kept)).toBe('begun');
+    did(bench, layWallAnew(bench, kept));
+    expect(bench.entries.filter((e) => e.state === 'planned').length).toBeGreaterThan(0);
   });
 
   it('costs what it showed, by the book or by the shape in another colour, and says what has no price', () => {

@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { asId, type BuildId } from '@/core/shared/ids';
+import { FitPage } from '@/screens/fit';
+import { pageOpening } from '@/server/snapshot';
+import { withWorkspace } from '../../../with-workspace';
+
+export const metadata: Metadata = { title: 'Fit' };
+
+export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
+  const build = asId<BuildId>((await params).build);
+  return withWorkspace((handle) => {
+    const opening = pageOpening(handle, build);
+    if (!opening) notFound();
+    return <FitPage key={build} opening={opening} />;
+  });
+}

@@ -1,0 +1,35 @@
+import type { BuildId } from '../shared/ids';
+import { defineRecord, type RecordOf } from './define';
+import { choice, id, list, name, object, reference, whole } from './fields';
+
+/** Sides of a plot, as it is seen from the street. */
+export const PLOT_SIDES = ['left', 'right', 'back'] as const;
+export type PlotSide = (typeof PLOT_SIDES)[number];
+
+const studs = whole(0, 2000);
+/** Heights of storeys from the ground, in plates: each where its floor lies, the roof's edge last. */
+const storeys = list(whole(0, 3000), 40);
+
+/** Where a build is to stand: its base, what is kept free, and its neighbours in the street. Its id is the build's. */
+export const plot = defineRecord({
+  type: 'plot',
+  table: 'plots',
+  fields: {
+    id: id<BuildId>(),
+    build: reference<BuildId>('build'),
+    /** Studs; 0 = not said. */
+    width: studs,
+    depth: studs,
+    /** Studs kept free in front. */
+    front: studs,
+    /** Sides at which it touches a neighbour: nothing may stick out there. */
+    touches: list(choice(PLOT_SIDES), 3),
+    storeys,
+    /** From left to right; those before `place` stand left of the build. */
+    neighbours: list(object({ name: name(), width: studs, depth: studs, storeys }), 30),
+    place: whole(0, 30),
+  },
+  idOf: (p) => p.build,
+  inModFile: { key: 'plots', most: 1, optional: true },
+});
+export type Plot = RecordOf<typeof plot>;

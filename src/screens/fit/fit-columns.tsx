@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+
+interface FitColumnsProps {
+  /** What is wanted. */
+  readonly left: ReactNode;
+  /** What it takes, and what is done with it. */
+  readonly side: ReactNode;
+  /** How it lies, on the background. */
+  readonly children: ReactNode;
+}
+
+/** What is wanted on the left, how it lies in the middle, what it takes on the right; on a phone one under another. */
+export const FitColumns = ({ left, side, children }: FitColumnsProps) => (
+  <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[300px_1fr_300px] print:block">
+    <section
+      aria-label="What is wanted"
+      tabIndex={0}
+      className="border-rule no-print flex min-h-0 flex-col gap-3 overflow-auto border-r p-4"
+    >
+      {left}
+    </section>
+    <section
+      aria-label="How it lies"
+      tabIndex={0}
+      className="bg-background text-background-ink min-h-0 overflow-auto p-4 print:bg-transparent"
+    >
+      {children}
+    </section>
+    {side}
+  </div>
+);

@@ -1,0 +1,57 @@
+'use client';
+
+import { useState } from 'react';
+import type { BuildSnapshot } from '@/core/workbench';
+import type { Tally } from '@/core/ledger';
+import { TabPart, Tabs, withKeys } from '@/ui/tabs';
+import { BalanceStrip } from '../common/balance-strip';
+import { BuildBar } from '../common/build-bar';
+import { BuildScreen, useScreenCommands } from '../common/build-screen';
+import { OnceWhole } from '../common/once-whole';
+import { useBackground } from '../common/use-background';
+import { usePart } from '../common/use-part';
+import { FloorsTab } from './floors-tab';
+import { WallsTab } from './walls-tab';
+
+/** Fit: does it fit, and what does it take? */
+export function FitScreen({ snapshot }: { snapshot: BuildSnapshot }) {
+  return (
+    <BuildScreen snapshot={snapshot}>
+      <OnceWhole screen="Fit">
+        <FitParts />
+      </OnceWhole>
+    </BuildScreen>
+  );
+}
+
+const PARTS = [
+  { name: 'walls', words: 'Walls' },
+  { name: 'floors', words: 'Floors and bases' },
+] as const;
+
+function FitParts() {
+  const background = useBackground();
+  const [part, setPart, keys] = usePart(PARTS, 'walls');
+  const [trying, setTrying] = useState<Tally | null>(null);
+  useScreenCommands(keys, background.next);
+  const choose = (next: typeof part) => {
+    setTrying(null);
+    setPart(next);
+  };
+  return (
+    <div className="flex h-dvh flex-col print:block print:h-auto">
+      <BuildBar screen="Fit" background={background} />
+      <BalanceStrip trying={trying} />
+      <Tabs label="Fit" chosen={part} onChoose={choose} tabs={withKeys(PARTS)}>
+        <main className="min-h-0 flex-1">
+          <TabPart name="walls">
+            <WallsTab onTry={setTrying} />
+          </TabPart>
+          <TabPart name="floors">
+            <FloorsTab onTry={setTrying} />
+          </TabPart>
+        </main>
+      </Tabs>
+    </div>
+  );
+}

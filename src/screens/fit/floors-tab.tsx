@@ -1,0 +1,240 @@
+'use client';
+
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  deleteFloorJob,
+  floorProblem,
+  keepFloorJob,
+  laidFloor,
+  layFloorAnew,
+  newFloorJob,
+  plannedFloor,
+  planFloor,
+  type Way,
+} from '@/core/fit';
+import { takeTally, type Tally } from '@/core/ledger';
+import type { FloorJob } from '@/core/records';
+import { Button, Key } from '@/ui/button';
+import { pieces } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { useCommands } from '../commands';
+import { firmWords, floorFaultWords, laidHeadline, plannedHeadline, shareWords } from '../words/fit';
+import { FitColumns } from './fit-columns';
+import { FloorForm } from './floor-form';
+import { FloorPlan } from './floor-plan';
+import { JobChoice } from './job-choice';
+import { LaidSide } from './laid-side';
+import { PlannedSide } from './planned-side';
+import { useLaying } from './use-laying';
+import { WayChoice } from './way-choice';
+
+const SECONDS = 12;
+
+/** Floors, pavings and bases: what is wanted, how it lies from above, with what. */
+export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const jobs = useMemo(() => {
+    void version;
+    return [...workbench.records.floorJob.values()].filter((j) => j.build === workbench.build);
+  }, [workbench, version]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const job = jobs.find((j) => j.id === chosen) ?? jobs[0];
+  const begin = () => {
+    const made = newFloorJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
+    perform(keepFloorJob(workbench, made));
+    setChosen(made.id);
+  };
+  if (!job)
+    return (
+      <div className="p-4">
+        <h1 className="text-[21px] leading-tight">No floor has been stated yet.</h1>
+        <p className="text-soft mt-1 max-w-prose">
+          Say how large it is, of which colours, and what is kept free: it is laid from what this build has at
+          hand. A base is a floor of plates in two layers whose seams cross.
+        </p>
+        <Button look="main" className="mt-3" onClick={begin}>
+          State a floor
+        </Button>
+      </div>
+    );
+  const Show = job.planned ? FloorPlanned : FloorStated;
+  return (
+    <Show
+      key={job.id}
+      job={job}
+      onTry={onTry}
+      choice={
+        <JobChoice
+          label="Floors"
+          jobs={jobs}
+          chosen={job}
+          onChoose={setChosen}
+          onBegin={begin}
+          onDelete={() => perform(deleteFloorJob(job))}
+        />
+      }
+    />
+  );
+}
+
+interface FloorProps {
+  readonly job: FloorJob;
+  readonly choice: ReactNode;
+  readonly onTry: (tally: Tally | null) => void;
+}
+
+/** A layer of the floor: stated, laid, and laid better while one looks. Null in place of a layer that is not wanted. */
+function useLayer(
+  job: FloorJob,
+  way: Way,
+  layer: number,
+  under: ReturnType<typeof laidFloor>['pieces'] | null,
+) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const made = useMemo(() => {
+    void version;
+    return under ? floorProblem(workbench, job, way, under) : null;
+  }, [workbench, version, job, way, under]);
+  const stated = made?.ok ? made.value : null;
+  const tools = useLaying(stated?.problem ?? null, SECONDS);
+  const { laying } = tools;
+  const laid = useMemo(
+    () => (stated && laying ? laidFloor(job, stated, laying.pieces, layer) : null),
+    [job, stated, laying, layer],
+  );
+  return { fault: made && !made.ok ? floorFaultWords(made.reason) : null, tools, laid };
+}
+
+const NOTHING_UNDER: ReturnType<typeof laidFloor>['pieces'] = [];
+
+function FloorStated({ job, choice, onTry }: FloorProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [way, setWay] = useState<Way>('firm');
+  const [layer, setLayer] = useState(0);
+  const first = useLayer(job, way, 0, NOTHING_UNDER);
+  const second = useLayer(job, way, 1, job.layers > 1 ? (first.laid?.pieces ?? null) : null);
+  const layers = useMemo(() => [first.laid, second.laid].flatMap((l) => l ?? []), [first.laid, second.laid]);
+  const plan = useMemo(() => {
+    void version;
+    let n = 0;
+    return layers.length > 0
+      ? planFloor(workbench, job, layers, { newId: () => `try-${n++}`, now: '' })
+      : null;
+  }, [workbench, version, job, layers]);
+  useEffect(() => {
+    onTry(
+      plan
+        ? workbench.planned.trying(plan.work.entries, [], () =>
+            takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
+          )
+        : null,
+    );
+    return () => onTry(null);
+  }, [workbench, plan, onTry]);
+  const laidPieces = layers.reduce((s, l) => s + l.pieces.length, 0);
+  const commit = () => {
+    if (laidPieces > 0) perform(planFloor(workbench, job, layers, source()).work);
+  };
+  useCommands([
+    { name: 'Plan these pieces', key: 'p', run: commit },
+    { name: 'The other way of laying', key: 'w', run: () => setWay(way === 'firm' ? 'as it lies' : 'firm') },
+  ]);
+  const shown = layer === 1 && second.laid ? second : first;
+  const joints = layers.reduce((s, l) => s + l.joints.length, 0);
+  const busy = [first, second].some((l) => ['first', 'looking', 'waiting'].includes(l.tools.step) && l.laid);
+  const proven =
+    layers.length > 0 && [first, second].every((l) => !l.laid || (l.tools.laying?.proven ?? false));
+  return (
+    <FitColumns
+      left={
+        <>
+          {choice}
+          <FloorForm job={job} onChange={(next) => perform(keepFloorJob(workbench, next))} />
+        </>
+      }
+      side={
+        <LaidSide
+          lots={plan?.lots ?? []}
+          cost={plan?.cost ?? null}
+          problems={plan?.work.problems.length ?? 0}
+          tools={shown.tools}
+          isMixed={job.colours.length > 1}
+        >
+          <Button look="main" onClick={commit} disabled={laidPieces === 0}>
+            Plan these {pieces(laidPieces)} <Key>P</Key>
+          </Button>
+        </LaidSide>
+      }
+    >
+      {first.fault || !first.laid || !plan ? (
+        <h1 className="text-[21px] leading-tight">{first.fault ?? 'There is nothing to lay here.'}</h1>
+      ) : (
+        <>
+          <h1 className="text-[21px] leading-tight">
+            {laidHeadline({
+              what: 'floor',
+              pieces: laidPieces,
+              unfilled: layers.reduce((s, l) => s + l.empty.length, 0),
+              lots: plan.lots,
+              cost: plan.cost,
+            })}
+          </h1>
+          <p className="text-background-soft" role="status">
+            {firmWords('floor', joints, proven, busy)} {shareWords(job, first.laid.shares)}
+          </p>
+          <WayChoice way={way} onWay={setWay} />
+          {job.layers > 1 && <LayerChoice layer={layer} onLayer={setLayer} />}
+          <FloorPlan job={job} laid={shown.laid!} layer={layer === 1 && second.laid ? 1 : 0} />
+        </>
+      )}
+    </FitColumns>
+  );
+}
+
+function FloorPlanned({ job, choice }: FloorProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const [layer, setLayer] = useState(0);
+  const laid = plannedFloor(job);
+  if (!laid) return null;
+  return (
+    <FitColumns
+      left={choice}
+      side={
+        <PlannedSide job={job} pieces={laid.pieces} onAnew={() => perform(layFloorAnew(workbench, job))} />
+      }
+    >
+      <h1 className="text-[21px] leading-tight">{plannedHeadline(workbench, job)}</h1>
+      <p className="text-background-soft mb-2">
+        {firmWords('floor', laid.joints.length, true, false, false)}
+      </p>
+      {job.layers > 1 && <LayerChoice layer={layer} onLayer={setLayer} />}
+      <FloorPlan job={job} laid={laid} layer={layer} />
+      <Button className="no-print" onClick={() => window.print()}>
+        Print the plan
+      </Button>
+    </FitColumns>
+  );
+}
+
+const LayerChoice = ({ layer, onLayer }: { layer: number; onLayer: (layer: number) => void }) => (
+  <div role="group" aria-label="Layer" className="no-print mb-2 flex gap-2">
+    {['Lower layer', 'Upper layer'].map((words, i) => (
+      <Button
+        key={words}
+        aria-pressed={layer === i}
+        look={layer === i ? 'main' : 'plain'}
+        onClick={() => onLayer(i)}
+      >
+        {words}
+      </Button>
+    ))}
+  </div>
+);

@@ -1,0 +1,1 @@
+export { FitPage } from './fit-page';

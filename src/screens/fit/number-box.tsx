@@ -1,0 +1,57 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { Input } from '@/ui/field';
+
+interface NumberBoxProps {
+  readonly label: string;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  /** True where parts of one are allowed. */
+  readonly parts?: boolean;
+  readonly onChange: (value: number) => void;
+  readonly className?: string;
+}
+
+/** A number within bounds, taken when the field is left or Enter is pressed; what is none stays and says so. */
+export function NumberBox({ label, value, least, most, parts, onChange, className }: NumberBoxProps) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const read = (text: string): number | null => {
+    const n = Number(text.trim().replace(',', '.').replace('−', '-'));
+    const good = text.trim() !== '' && Number.isFinite(n) && n >= least && n <= most;
+    return good && (parts || Number.isInteger(n)) ? n : null;
+  };
+  const bad = typed !== null && read(typed) === null;
+  const take = () => {
+    if (typed === null) return;
+    const n = read(typed);
+    if (n === null) return;
+    setTyped(null);
+    if (n !== value) onChange(n);
+  };
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="text-soft block text-[12px]">
+        {label}
+      </label>
+      <Input
+        id={id}
+        inputMode={parts ? 'decimal' : 'numeric'}
+        value={typed ?? `${value}`}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={take}
+        onKeyDown={(e) => e.key === 'Enter' && take()}
+        aria-invalid={bad}
+        aria-describedby={bad ? `${id}-says` : undefined}
+        className="w-20"
+      />
+      {bad && (
+        <span id={`${id}-says`} role="status" className="block text-[12px]">
+          ▲ from {least} to {most}
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,135 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { faultOf, quickLaying, type LaidPiece, type LayPlan, type LayProblem } from '@/core/fit/lay';
+import { linesOf } from '../sending/lines-of';
+import type { Bound } from '../sourcing';
+
+/** A laying as far as it has come. */
+export interface LayingSoFar extends Pick<LayPlan, 'pieces' | 'unfilled' | 'joints' | 'money' | 'proven'> {
+  /** The least money at that many unfilled places and joints, where it is known. */
+  readonly least: number | null;
+}
+
+export type LayingStep = 'first' | 'waiting' | 'looking' | 'done' | 'stopped' | 'failed';
+
+interface Progress {
+  readonly unfilled: number;
+  readonly joints: number;
+  readonly money: number;
+  readonly floor: number | null;
+  readonly seconds: number;
+  readonly laid: readonly LaidPiece[];
+}
+
+interface Said {
+  readonly progress?: Progress;
+  readonly place?: number;
+  readonly plan?: LayPlan;
+  readonly reason?: object;
+}
+
+interface Found {
+  readonly key: string;
+  readonly laying: LayingSoFar | null;
+  readonly step: LayingStep;
+  readonly bounds: readonly Bound[];
+}
+
+/** What is typed on comes before what is laid: so long nothing is asked. */
+const PAUSE_MS = 450;
+const NOTHING: readonly Bound[] = [];
+
+/**
+ * A laying that is there at once and gets better while one looks: the first is made here, the better ones come from the
+ * server as they are found. A problem that changes begins anew. Null where there is nothing to lay, or it makes no sense.
+ */
+export function useLaying(problem: LayProblem | null, seconds: number) {
+  const key = useMemo(() => (problem ? JSON.stringify(problem) : ''), [problem]);
+  const asked = useMemo(() => (key ? (JSON.parse(key) as LayProblem) : null), [key]);
+  const [found, setFound] = useState<Found>({ key: '', laying: null, step: 'first', bounds: NOTHING });
+  const stopper = useRef<AbortController | null>(null);
+  const run = useRef('');
+  const first = useMemo(() => (asked ? firstOf(asked) : null), [asked]);
+  const look = useCallback(() => {
+    if (!asked) return;
+    stopper.current?.abort();
+    const mine = new AbortController();
+    stopper.current = mine;
+    run.current = crypto.randomUUID();
+    const tell = (more: Partial<Found>) => {
+      if (!mine.signal.aborted)
+        setFound((f) => ({
+          ...(f.key === key ? f : { laying: null, bounds: NOTHING, step: 'looking' }),
+          ...more,
+          key,
+        }));
+    };
+    tell({ step: 'looking', bounds: NOTHING });
+    void listen(asked, run.current, seconds, mine.signal, tell);
+  }, [asked, key, seconds]);
+  useEffect(() => {
+    if (!key || first === null) return;
+    const timer = window.setTimeout(look, PAUSE_MS);
+    return () => {
+      window.clearTimeout(timer);
+      stopper.current?.abort();
+    };
+  }, [key, first, look]);
+  const mine = found.key === key ? found : null;
+  return {
+    laying: mine?.laying ?? first,
+    step: mine?.step ?? ('first' as LayingStep),
+    bounds: mine?.bounds ?? NOTHING,
+    look,
+    stop: useCallback(() => void fetch(`/api/lay?run=${run.current}`, { method: 'DELETE' }), []),
+  };
+}
+
+export type LayingTools = ReturnType<typeof useLaying>;
+
+function firstOf(problem: LayProblem): LayingSoFar | null {
+  if (faultOf(problem)) return null;
+  const { pieces, unfilled, joints, money } = quickLaying(problem).plan({ proven: false, seconds: 0 });
+  return { pieces, unfilled, joints, money, proven: false, least: null };
+}
+
+/** Hears what the server finds, line by line. */
+async function listen(
+  problem: LayProblem,
+  run: string,
+  seconds: number,
+  signal: AbortSignal,
+  tell: (more: Partial<Found>) => void,
+): Promise<void> {
+  const bounds: Bound[] = [];
+  try {
+    const response = await fetch('/api/lay', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson', 'x-run': run },
+      body: JSON.stringify({ problem, options: { seconds } }),
+      signal,
+    });
+    if (!response.ok || !response.body) return tell({ step: 'failed' });
+    for await (const said of linesOf<Said>(response.body)) {
+      if (said.place) tell({ step: 'waiting' });
+      if (said.progress) {
+        const { laid, floor, seconds: at, ...score } = said.progress;
+        bounds.push({ cost: score.money, floor: floor ?? 0, seconds: at });
+        tell({
+          step: 'looking',
+          bounds: [...bounds],
+          laying: { ...score, pieces: laid, proven: false, least: floor },
+        });
+      }
+      if (said.plan) {
+        const { floor, seconds: at, ...plan } = said.plan;
+        bounds.push({ cost: plan.money, floor: floor?.money ?? bounds.at(-1)?.floor ?? 0, seconds: at });
+        tell({ step: 'done', bounds: [...bounds], laying: { ...plan, least: floor?.money ?? null } });
+      }
+      if (said.reason) tell({ step: 'failed' });
+    }
+  } catch {
+    tell({ step: 'failed' });
+  }
+}

@@ -1,0 +1,255 @@
+'use client';
+
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  deleteWallJob,
+  keepWallJob,
+  laidWalls,
+  layWallAnew,
+  newWallJob,
+  plannedWalls,
+  planWalls,
+  wallsProblem,
+  WAYS,
+  type StatedWalls,
+  type Way,
+} from '@/core/fit';
+import { takeTally, type Tally } from '@/core/ledger';
+import type { WallJob } from '@/core/records';
+import type { Workbench } from '@/core/workbench';
+import { Button, Key } from '@/ui/button';
+
+import { pieces } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { useCommands } from '../commands';
+import { firmWords, laidHeadline, plannedHeadline, runsOutWords, wallFaultWords } from '../words/fit';
+import { FitColumns } from './fit-columns';
+import { JobChoice } from './job-choice';
+import { LaidSide } from './laid-side';
+import { PlannedSide } from './planned-side';
+import { useLaying, type LayingTools } from './use-laying';
+import { WallCourses } from './wall-courses';
+import { WallDrawings } from './wall-drawings';
+import { WallForm } from './wall-form';
+import { WayChoice } from './way-choice';
+
+/** How long the way that is looked at is looked for, and the other, in seconds. */
+const SECONDS = 12;
+const OTHER_SECONDS = 4;
+
+/** Walls: what is wanted on the left, how it is laid in the middle, with what on the right. */
+export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const jobs = useMemo(() => {
+    void version;
+    return [...workbench.records.wallJob.values()].filter((j) => j.build === workbench.build);
+  }, [workbench, version]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const job = jobs.find((j) => j.id === chosen) ?? jobs[0];
+  const begin = () => {
+    const made = newWallJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
+    perform(keepWallJob(workbench, made));
+    setChosen(made.id);
+  };
+  if (!job)
+    return (
+      <div className="p-4">
+        <h1 className="text-[21px] leading-tight">No wall has been stated yet.</h1>
+        <p className="text-soft mt-1 max-w-prose">
+          Say how long it is and of which courses: it is laid from what this build has at hand, and what has
+          to be bought is told before the first brick.
+        </p>
+        <Button look="main" className="mt-3" onClick={begin}>
+          State a wall
+        </Button>
+      </div>
+    );
+  const Show = job.planned ? WallsPlanned : WallsStated;
+  return (
+    <Show
+      key={job.id}
+      job={job}
+      onTry={onTry}
+      choice={
+        <JobChoice
+          label="Walls"
+          jobs={jobs}
+          chosen={job}
+          onChoose={setChosen}
+          onBegin={begin}
+          onDelete={() => perform(deleteWallJob(job))}
+        />
+      }
+    />
+  );
+}
+
+/** The problem of each way; a sentence where walls cannot stand as they are wanted. */
+function useStated(workbench: Workbench, version: number, job: WallJob) {
+  return useMemo(() => {
+    void version;
+    const [firm, lies] = WAYS.map((way) => wallsProblem(workbench, job, way));
+    if (firm!.ok && lies!.ok) return { firm: firm!.value, 'as it lies': lies!.value };
+    const bad = [firm!, lies!].find((s) => !s.ok);
+    return bad && !bad.ok ? wallFaultWords(bad.reason) : 'These walls cannot be laid.';
+  }, [workbench, version, job]);
+}
+
+interface LaidProps {
+  readonly job: WallJob;
+  readonly choice: ReactNode;
+  readonly onTry: (tally: Tally | null) => void;
+}
+
+/** Goes from course to course by key; null = all of them. */
+function useCourses(job: WallJob) {
+  const [upTo, setUpTo] = useState<number | null>(null);
+  const last = job.courses.length - 1;
+  const go = (by: number) =>
+    setUpTo((c) => (c === null ? (by > 0 ? 0 : last) : Math.max(0, Math.min(last, c + by))));
+  useCommands([
+    { name: 'Next course', key: 'ArrowRight', run: () => go(1) },
+    { name: 'Course before', key: 'ArrowLeft', run: () => go(-1) },
+    { name: 'All courses', key: 'a', run: () => setUpTo(null) },
+  ]);
+  return { upTo: upTo === null ? null : Math.min(upTo, last), go, all: () => setUpTo(null) };
+}
+
+/** Walls that are stated: laid while one looks, both ways. */
+function WallsStated({ job, choice, onTry }: LaidProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [way, setWay] = useState<Way>('firm');
+  const courses = useCourses(job);
+  const stated = useStated(workbench, version, job);
+  const bad = typeof stated === 'string' ? stated : null;
+  const of = (w: Way) => (typeof stated === 'string' ? null : stated[w]);
+  const tools: Readonly<Record<Way, LayingTools>> = {
+    firm: useLaying(of('firm')?.problem ?? null, way === 'firm' ? SECONDS : OTHER_SECONDS),
+    'as it lies': useLaying(of('as it lies')?.problem ?? null, way === 'firm' ? OTHER_SECONDS : SECONDS),
+  };
+  const { laying, step } = tools[way];
+  const here = of(way);
+  const laid = useMemo(
+    () => (here && laying ? laidWalls(job, here, laying.pieces) : null),
+    [job, here, laying],
+  );
+  const plan = usePlan(workbench, version, job, here, laying?.pieces ?? null);
+  useEffect(() => {
+    onTry(plan ? triedTally(workbench, plan.work.entries) : null);
+    return () => onTry(null);
+  }, [workbench, plan, onTry]);
+  const commit = () => {
+    if (!here || !laying || laying.pieces.length === 0) return;
+    perform(planWalls(workbench, job, here, laying.pieces, source()).work);
+  };
+  useCommands([
+    { name: 'Plan these pieces', key: 'p', run: commit },
+    { name: 'The other way of laying', key: 'w', run: () => setWay(way === 'firm' ? 'as it lies' : 'firm') },
+  ]);
+  const busy = step === 'looking' || step === 'waiting' || step === 'first';
+  return (
+    <FitColumns
+      left={
+        <>
+          {choice}
+          <WallForm job={job} onChange={(next) => perform(keepWallJob(workbench, next))} />
+        </>
+      }
+      side={
+        <LaidSide
+          lots={plan?.lots ?? []}
+          cost={plan?.cost ?? null}
+          problems={plan?.work.problems.length ?? 0}
+          tools={tools[way]}
+        >
+          <Button look="main" onClick={commit} disabled={!laying || laying.pieces.length === 0}>
+            Plan these {pieces(plan?.lots.reduce((s, l) => s + l.qty, 0) ?? 0)} <Key>P</Key>
+          </Button>
+          <p className="text-soft mt-2">
+            They go into “<bdi>{job.name}</bdi>” in <bdi>{workbench.records.zone.get(job.zone)?.name}</bdi>,
+            course by course, and one undo takes them back.
+          </p>
+        </LaidSide>
+      }
+    >
+      {bad || !laid || !laying || !plan || !here ? (
+        <h1 className="text-[21px] leading-tight">{bad ?? 'There is nothing to lay here.'}</h1>
+      ) : (
+        <>
+          <h1 className="text-[21px] leading-tight">
+            {laidHeadline({
+              what: 'walls',
+              pieces: laying.pieces.length,
+              unfilled: laying.unfilled,
+              lots: plan.lots,
+              cost: plan.cost,
+            })}
+          </h1>
+          <p className="text-background-soft" role="status">
+            {firmWords('walls', laying.joints, laying.proven, busy)} {runsOutWords(laid.ends)}
+          </p>
+          <WayChoice
+            way={way}
+            onWay={setWay}
+            layings={{ firm: tools.firm.laying, 'as it lies': tools['as it lies'].laying }}
+          />
+          <WallDrawings job={job} stated={here} laid={laid} upTo={courses.upTo} />
+          <WallCourses job={job} laid={laid} {...courses} />
+        </>
+      )}
+    </FitColumns>
+  );
+}
+
+/** Walls as they were planned: to be built from, course by course. */
+function WallsPlanned({ job, choice }: LaidProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const perform = useBuild((s) => s.perform);
+  const courses = useCourses(job);
+  const stated = useStated(workbench, version, job);
+  const laid = plannedWalls(job);
+  if (!laid || typeof stated === 'string') return null;
+  return (
+    <FitColumns
+      left={choice}
+      side={
+        <PlannedSide job={job} pieces={laid.pieces} onAnew={() => perform(layWallAnew(workbench, job))} />
+      }
+    >
+      <h1 className="text-[21px] leading-tight">{plannedHeadline(workbench, job)}</h1>
+      <p className="text-background-soft mb-2">
+        {firmWords('walls', laid.joints.length, true, false, false)}
+      </p>
+      <WallDrawings job={job} stated={stated.firm} laid={laid} upTo={courses.upTo} />
+      <WallCourses job={job} laid={laid} {...courses} />
+    </FitColumns>
+  );
+}
+
+/** What the laying would be as planned entries: the same that are booked when it is planned. */
+function usePlan(
+  workbench: Workbench,
+  version: number,
+  job: WallJob,
+  stated: StatedWalls | null,
+  laid: Parameters<typeof planWalls>[3] | null,
+) {
+  return useMemo(() => {
+    void version;
+    if (!stated || !laid) return null;
+    let n = 0;
+    return planWalls(workbench, job, stated, laid, { newId: () => `try-${n++}`, now: '' });
+  }, [workbench, version, job, stated, laid]);
+}
+
+const triedTally = (workbench: Workbench, entries: Parameters<Workbench['planned']['trying']>[0]): Tally =>
+  workbench.planned.trying(entries, [], () =>
+    takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
+  );

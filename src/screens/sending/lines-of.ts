@@ -1,0 +1,12 @@
+/** What a server says line by line, each a value of its own, as it comes. */
+export async function* linesOf<T>(body: ReadableStream<Uint8Array<ArrayBuffer>>): AsyncGenerator<T> {
+  const reader = body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return;
+    const lines = (rest + value).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) yield JSON.parse(line) as T;
+  }
+}
