@@ -29,14 +29,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'bench-pointing',
-    build: HOUSE,
-    act: async (page) => {
-      await page.getByRole('button', { name: '19 brick 1x4 dune' }).click();
-      await page.getByText('Recolour', { exact: true }).click();
-    },
-  },
-  {
     name: 'bench-figure',
     build: HOUSE,
     act: async (page) => void (await page.getByRole('button', { name: /out of pocket/ }).click()),
@@ -66,7 +58,23 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'inspect', build: /Skerry/, path: '/inspect' },
-  { name: 'findings', build: /Skerry/, path: '/inspect', act: (page) => page.keyboard.press('Alt+2') },
+  { name: 'fit-plot', build: HOUSE, path: '/fit' },
+  {
+    name: 'fit-walls',
+    build: HOUSE,
+    path: '/fit?part=walls',
+    act: async (page) =>
+      void (await page
+        .getByText(/Proven: nothing better|The best that was found/)
+        .waitFor({ timeout: 30_000 })),
+  },
+  {
+    name: 'fit-floors',
+    build: GARDEN,
+    path: '/fit?part=floors',
+    act: async (page) =>
+      void (await page.getByText(/Proven for|The best that was found/).waitFor({ timeout: 30_000 })),
+  },
   { name: 'colour', build: HOUSE, path: '/colour' },
   { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
   {
@@ -89,7 +97,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'needed', build: GARDEN, path: '/parts' },
-  { name: 'put-away', build: HOUSE, path: '/parts', act: (page) => page.keyboard.press('Alt+5') },
   {
     name: 'these-boxes-only',
     build: /Glasshouse/,

@@ -7,6 +7,8 @@ import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
 import { needOf, statesOf, totalsOf } from '@/core/need';
 import { compareOptions, fadingByZone } from '@/core/fading';
+import { floorProblem, onPlot, plotOf, wallsProblem } from '@/core/fit';
+import { faultOf, quickLaying } from '@/core/fit/lay';
 import { completeness } from '@/core/inspection';
 import { openWorkbench } from '@/server/snapshot';
 import { DEMO_SETS, seedDemo } from './seed';
@@ -47,6 +49,30 @@ describe('the demo', () => {
     expect(readRecords(handle.db, 'tray').length).toBeGreaterThan(8);
     const priced = new Set(readRecords(handle.db, 'price').map((p) => p.element));
     expect(DEMO_SETS.flatMap((s) => s.lots).filter((l) => !priced.has(l.element))).toEqual([]);
+  });
+
+  it('has walls and a terrace to be laid, which close, and a street that the house stands in', () => {
+    for (const [name, count] of [
+      [/Lightkeeper's House/, 1],
+      [/Lightkeeper's garden/, 1],
+    ] as const) {
+      const bench = workbench(name);
+      const jobs = [...bench.records.wallJob.values()];
+      expect(jobs).toHaveLength(count);
+      const stated = wallsProblem(bench, jobs[0]!, 'firm');
+      if (!stated.ok) throw new Error(JSON.stringify(stated.reason));
+      expect(faultOf(stated.value.problem)).toBeNull();
+      expect(quickLaying(stated.value.problem).score.unfilled).toBe(0);
+    }
+    const garden = workbench(/Lightkeeper's garden/);
+    const [terrace] = garden.records.floorJob.values();
+    const stated = floorProblem(garden, terrace!, 'firm');
+    expect(stated.ok && quickLaying(stated.value.problem).score.unfilled).toBe(0);
+    const house = workbench(/Lightkeeper's House/);
+    const plot = plotOf(house);
+    expect(plot.neighbours).toHaveLength(3);
+    const { built } = house.records.inspectionCard.get(house.build)!;
+    expect(onPlot(plot, built)).toMatchObject({ width: -2, against: ['left', 'right'], fits: false });
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {

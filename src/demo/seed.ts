@@ -36,6 +36,7 @@ import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
 import { fillOwnParts } from './fill-own-parts';
+import { fitGarden, fitHouse } from './fits';
 import {
   GARDEN_STORY,
   GARDEN_ZONES,
@@ -100,6 +101,7 @@ export function seedDemo(handle: Handle): void {
   buys(handle, house.build, newId, clock);
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
   inspectHouse(handle, house.build, newId, clock);
+  fitHouse(handle, house.build, newId, clock);
   garden(handle, newId, clock);
   const tram = boxes(nightTram, 'Night tram, from the tub', 'second-hand', 0);
   const loose = { ...tram, boxes: tram.boxes.map((b) => ({ ...b, price: null })) };
@@ -199,6 +201,7 @@ function garden(handle: Handle, newId: () => string, clock: Clock): void {
     must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, clock()));
   }
   tell(handle, build, GARDEN_STORY, newId, clock);
+  fitGarden(handle, build, newId, clock);
 }
 
 /** The house's owner counts what is in the trays, and buys the rest. */

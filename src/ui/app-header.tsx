@@ -27,7 +27,7 @@ interface HeaderProps {
 /** The one bar at the top of every screen. */
 export function AppHeader({ build, screen, children }: HeaderProps) {
   return (
-    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1">
+    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-sm:flex-wrap">
       <Link href="/" className="font-head text-[18px] font-bold">
         Evarn
       </Link>
@@ -48,7 +48,7 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
       )}
       <nav
         aria-label={build ? 'Screens of this build' : 'Screens'}
-        className="flex min-w-0 items-center gap-1 overflow-x-auto"
+        className="flex min-w-0 items-center gap-1 overflow-x-auto max-sm:order-last max-sm:basis-full max-sm:justify-between"
       >
         {build
           ? SCREENS.map((s) => (
@@ -74,7 +74,7 @@ function Tab({ href, name, here }: { href: string; name: string; here: boolean }
       href={href}
       aria-current={here ? 'page' : undefined}
       className={clsx(
-        'rounded-md px-2.5 py-1.5 whitespace-nowrap',
+        'rounded-md px-2.5 py-1.5 whitespace-nowrap max-sm:px-1.5',
         here ? 'bg-ink text-sheet font-semibold' : 'text-soft hover:bg-wash',
       )}
     >

@@ -38,7 +38,10 @@ export function Tabs<T extends string>({ label, tabs, chosen, onChoose, children
                 chosen === t.name ? 'bg-wash font-semibold' : 'text-soft hover:bg-wash',
               )}
             >
-              <Key>{t.keys}</Key> {t.words}
+              <span className="max-sm:hidden">
+                <Key>{t.keys}</Key>
+              </span>{' '}
+              {t.words}
               {t.aside && <span className="text-faint font-normal">{t.aside}</span>}
             </Radix.Trigger>
           ))}

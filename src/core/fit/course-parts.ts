@@ -1,5 +1,4 @@
-import { elementKey, partOf, readPartName, splitElementKey, type ElementKey, type Part } from '../parts';
-import type { ColourId } from '../shared/ids';
+import { partOf, readPartName, splitElementKey, type ElementKey, type Part } from '../parts';
 
 /** A family that courses are made of: the sizes it comes in, one and two studs deep, and its height in plates. */
 interface CourseFamily {
@@ -70,7 +69,3 @@ function fitOf(part: Part, family: string): { readonly length: number; readonly 
   const name = part.angle ? `${part.family.name} ${part.angle}` : part.family.name;
   return name === family ? { length: b, deep: a } : undefined;
 }
-
-/** The element of a course's part in a colour. */
-export const courseElement = (part: CoursePart, colour: ColourId): ElementKey =>
-  elementKey(part.part.id, colour);

@@ -25,6 +25,7 @@ export { fillings } from './sums/levels';
 export type { Filling } from './sums/levels';
 export { balanceOver, massOfBuild, perHook } from './sums/mass';
 export { baseplatesFor, keepPlot, onPlot, plotOf, storeySteps, streetOf } from './sums/plot';
+export type { StoreyStep } from './sums/plot';
 export { cutBack, sweptBy, swingRadius, vehiclesAlong } from './sums/railway';
 export { hingedWalls, ringOf, roundOf } from './sums/rings';
 export { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from './sums/scale';

@@ -46,6 +46,19 @@ export function Elevation(props: ElevationProps) {
       className="max-w-full"
     >
       <Ground length={length} tall={tall} job={job} top={top} />
+      {otherWalls(props).map((e) => (
+        <rect
+          key={`${e.course} ${e.at}`}
+          x={e.at * STUD_MM + 0.5}
+          y={top(e.course) + 0.5}
+          width={STUD_MM - 1}
+          height={height(e.course) - 1}
+          fill="none"
+          stroke="var(--background-soft)"
+          strokeWidth={0.4}
+          strokeDasharray="0.5 1"
+        />
+      ))}
       {mine.map((p) => (
         <Piece key={`${p.course} ${p.at}`} {...props} piece={p} y={top(p.course)} height={height(p.course)} />
       ))}
@@ -93,6 +106,27 @@ export function Elevation(props: ElevationProps) {
         <Weak key={`${j.course} ${j.border}`} x={j.border * STUD_MM} y={top(j.course)} />
       ))}
     </svg>
+  );
+}
+
+/** Places at a wall's ends that another wall fills: the one it meets, or the one it is toothed into. */
+function otherWalls({ stated, laid, wall, upTo, job }: ElevationProps): { course: number; at: number }[] {
+  const length = stated.problem.walls.find((w) => w.id === wall)?.length ?? 0;
+  const taken = new Set<string>();
+  for (const p of laid.pieces)
+    if (p.wall === wall && p.row === 0)
+      for (let at = p.at; at < p.at + p.along; at++) taken.add(`${p.course} ${at}`);
+  for (const e of laid.empty) if (e.wall === wall) taken.add(`${e.course} ${e.at}`);
+  const shift = stated.teeth.get(wall) ?? 0;
+  for (const o of stated.openings)
+    if (o.wall === wall)
+      for (let c = o.bottom; c < o.bottom + o.courses; c++)
+        for (let at = o.from; at < o.from + o.width; at++) taken.add(`${c} ${at + shift}`);
+  const ends = [...new Set([0, job.thick - 1, length - job.thick, length - 1])];
+  return job.courses.flatMap((_, course) =>
+    upTo !== null && course > upTo
+      ? []
+      : ends.flatMap((at) => (at >= 0 && !taken.has(`${course} ${at}`) ? [{ course, at }] : [])),
   );
 }
 
@@ -167,7 +201,7 @@ function Piece({
         fill={colour?.hex ?? '#9a9a9a'}
         stroke={drawnOut ? 'var(--background-ink)' : ink}
         strokeOpacity={drawnOut ? 1 : 0.45}
-        strokeWidth={drawnOut ? 0.9 : 0.3}
+        strokeWidth={drawnOut ? 0.5 : 0.3}
       />
       {p.plates && (
         <path

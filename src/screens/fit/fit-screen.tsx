@@ -10,7 +10,12 @@ import { BuildScreen, useScreenCommands } from '../common/build-screen';
 import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
+import { ClearanceTab } from './clearance-tab';
 import { FloorsTab } from './floors-tab';
+import { LevelsTab } from './levels-tab';
+import { MassTab } from './mass-tab';
+import { PlotTab } from './plot-tab';
+import { ScaleTab } from './scale-tab';
 import { WallsTab } from './walls-tab';
 
 /** Fit: does it fit, and what does it take? */
@@ -25,13 +30,18 @@ export function FitScreen({ snapshot }: { snapshot: BuildSnapshot }) {
 }
 
 const PARTS = [
+  { name: 'plot', words: 'Size and plot' },
   { name: 'walls', words: 'Walls' },
   { name: 'floors', words: 'Floors and bases' },
+  { name: 'clearance', words: 'Clearance' },
+  { name: 'levels', words: 'Levels and rings' },
+  { name: 'scale', words: 'Scale' },
+  { name: 'mass', words: 'Mass and balance' },
 ] as const;
 
 function FitParts() {
   const background = useBackground();
-  const [part, setPart, keys] = usePart(PARTS, 'walls');
+  const [part, setPart, keys] = usePart(PARTS, 'plot');
   const [trying, setTrying] = useState<Tally | null>(null);
   useScreenCommands(keys, background.next);
   const choose = (next: typeof part) => {
@@ -44,11 +54,26 @@ function FitParts() {
       <BalanceStrip trying={trying} />
       <Tabs label="Fit" chosen={part} onChoose={choose} tabs={withKeys(PARTS)}>
         <main className="min-h-0 flex-1">
+          <TabPart name="plot">
+            <PlotTab />
+          </TabPart>
           <TabPart name="walls">
             <WallsTab onTry={setTrying} />
           </TabPart>
           <TabPart name="floors">
             <FloorsTab onTry={setTrying} />
+          </TabPart>
+          <TabPart name="clearance">
+            <ClearanceTab />
+          </TabPart>
+          <TabPart name="levels">
+            <LevelsTab onFloor={() => choose('floors')} />
+          </TabPart>
+          <TabPart name="scale">
+            <ScaleTab />
+          </TabPart>
+          <TabPart name="mass">
+            <MassTab />
           </TabPart>
         </main>
       </Tabs>

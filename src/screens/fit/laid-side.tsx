@@ -42,7 +42,7 @@ export function LaidSide(props: LaidSideProps) {
     <aside
       aria-label="Pieces and where from"
       tabIndex={0}
-      className="border-rule min-h-0 overflow-auto border-l p-4 print:border-0"
+      className="border-rule min-h-0 border-l p-4 lg:overflow-auto print:border-0"
     >
       <h2 className="mb-1 text-[16px]">Pieces and where from</h2>
       <ul>

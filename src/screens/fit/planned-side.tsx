@@ -32,7 +32,7 @@ export function PlannedSide({ job, pieces, onAnew }: PlannedSideProps) {
     <aside
       aria-label="Pieces"
       tabIndex={0}
-      className="border-rule min-h-0 overflow-auto border-l p-4 print:border-0"
+      className="border-rule min-h-0 border-l p-4 lg:overflow-auto print:border-0"
     >
       <h2 className="mb-1 text-[16px]">Pieces</h2>
       <ul>

@@ -54,7 +54,7 @@ export function WallDrawings({ job, stated, laid, upTo }: DrawingsProps) {
       <p className="text-background-soft min-h-5">
         {piece
           ? `Course ${piece.course + 1}, from stud ${piece.at}: ${piece.plates ? '3 × ' : ''}${elementName(piece.element)}, ${piece.bought ? 'to buy' : 'at hand'}.`
-          : 'Numbers are studs. A small ring = to buy, a rhomb = a joint over a joint, dashed = an opening or a place left open.'}
+          : 'Numbers are studs. A small ring = to buy, a rhomb = a joint over a joint, dashed = an opening or a place left open, dotted = another wall’s piece.'}
       </p>
     </div>
   );

@@ -15,7 +15,7 @@ import { CheckOff } from './check-off';
 import { Findings } from './findings';
 import { MissingPanel } from './missing-panel';
 import { MustStay } from './must-stay';
-import { SizePanel } from './size-panel';
+import { SizePanel } from '../common/size-panel';
 
 /** Inspect: what is good, what is missing, what is wrong with this copy, before anything is changed. */
 export function InspectScreen({ snapshot }: { snapshot: BuildSnapshot }) {

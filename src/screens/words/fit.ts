@@ -1,14 +1,17 @@
 import {
   jobState,
+  type Filling,
   type FloorFault,
   type NotRead,
+  type onPlot,
   type RunsOut,
   type SourcedLot,
+  type StoreyStep,
   type WallFault,
   type Way,
 } from '@/core/fit';
 import { elementName } from '@/core/parts';
-import type { FloorJob, WallJob } from '@/core/records';
+import type { FloorJob, Plot, Size, WallJob } from '@/core/records';
 import type { WorkCost, Workbench } from '@/core/workbench';
 import { count, modNo, pieces, priced } from '@/ui/numbers';
 import { list } from './places';
@@ -150,4 +153,51 @@ export function shareWords(job: FloorJob, shares: ReadonlyMap<string, number>): 
   const all = [...shares.values()].reduce((s, n) => s + n, 0);
   const parts = [...shares].sort((a, b) => b[1] - a[1]);
   return `It comes out ${list(parts.map(([c, n]) => `${c} ${Math.round((100 * n) / Math.max(1, all))} %`))}.`;
+}
+
+/** "1 brick and 2 plates": what lies on what. */
+export function fillingWords(f: Filling): string {
+  const parts = [
+    [f.bricks, 'brick', 'bricks'],
+    [f.plates, 'plate', 'plates'],
+    [f.halves, 'half plate', 'half plates'],
+    [f.sideways, 'stud on its side', 'studs on their side'],
+  ] as const;
+  return list(parts.filter(([n]) => n > 0).map(([n, one, more]) => `${n} ${n === 1 ? one : more}`));
+}
+
+/** "1.24 kg ± 0.19", "85 g ± 12" */
+export function gramWords({ grams, doubt }: { readonly grams: number; readonly doubt: number }): string {
+  return grams >= 1000
+    ? `${(grams / 1000).toFixed(2)} kg ± ${(doubt / 1000).toFixed(2)}`
+    : `${Math.round(grams)} g ± ${Math.ceil(doubt)}`;
+}
+
+/** Does it fit its plot? In a sentence. */
+export function plotWords(plot: Plot, size: Size | null, lies: ReturnType<typeof onPlot>): string {
+  if (plot.width === 0 || plot.depth === 0) return 'Where is it to stand?';
+  if (!size || !lies)
+    return `The plot is ${plot.width} x ${plot.depth} studs; the size of the build is not said yet.`;
+  if (lies.fits)
+    return `It fits: ${studs(lies.width)} left in width, ${studs(lies.depth)} in depth behind what is kept free.`;
+  const out = [
+    lies.width < 0 ? `${studs(-lies.width)} in width` : '',
+    lies.depth < 0 ? `${studs(-lies.depth)} in depth` : '',
+  ].filter(Boolean);
+  const against = lies.against.length > 0 ? `, against the neighbour on the ${list(lies.against)}` : '';
+  return `It does not fit: it sticks out ${list(out)}${against}.`;
+}
+
+const studs = (n: number): string => `${Math.round(n * 10) / 10} ${n === 1 ? 'stud' : 'studs'}`;
+
+/** How the storeys of two houses meet: "the first floor meets; 32 plates is 2 plates higher than 30". */
+export function stepWords(steps: readonly StoreyStep[]): string {
+  if (steps.length === 0) return 'say the storeys of both to see where they meet.';
+  return `${list(
+    steps.map((s) =>
+      s.plates === 0
+        ? `${s.own} plates meets`
+        : `${s.own} plates is ${Math.abs(s.plates)} ${s.plates > 0 ? 'higher' : 'lower'} than ${s.other}`,
+    ),
+  )}.`;
 }

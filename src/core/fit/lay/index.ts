@@ -1,14 +1,11 @@
 export { faultOf } from './fault';
 export { gridOf } from './grid';
-export type { Grid, JointPlace } from './grid';
+export type { Grid } from './grid';
 export { judgeLaying } from './judge';
-export type { Judged } from './judge';
 export { compareScores, Laying } from './laying';
 export type { LayScore } from './laying';
 export { layModel } from './model';
-export type { LayModel } from './model';
-export { layPlanSchema, layProblemSchema, layRequestSchema } from './problem';
+export { layPlanSchema, layRequestSchema } from './problem';
 export type { LaidPiece, LayOptions, LayPlan, LayProblem } from './problem';
 export { LaySearch } from './search';
-export type { WallsProblem, FloorProblem } from './problem';
 export { layingOf, quickLaying } from './quick';

@@ -5,7 +5,7 @@ import type { Size } from '@/core/ledger';
 import { growth, inMillimetres, measureSize } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
-import { useBuild } from '../common/build-store';
+import { useBuild } from './build-store';
 
 /** Length, width and height in studs and bricks, as found and as built, shown in millimetres and centimetres. */
 export function SizePanel() {

@@ -1,0 +1,308 @@
+'use client';
+
+import { useState } from 'react';
+import { fillings, hingedWalls, keepFloorJob, newFloorJob, ringOf, roundOf, type Filling } from '@/core/fit';
+import { Button } from '@/ui/button';
+import { Check } from '@/ui/field';
+import { useBuild } from '../common/build-store';
+import { fillingWords } from '../words/fit';
+import { NumberBox } from './number-box';
+import { Figure, Sum, Sums } from './result';
+
+/** Levels, angles, rings and rounds: sums that need no build. */
+export function LevelsTab({ onFloor }: { onFloor: () => void }) {
+  return (
+    <Sums
+      title="What fills this height, and where does this angle meet a stud?"
+      says="A stud is 8 mm, a brick 9.6, a plate 3.2; five plates on their side are two studs."
+    >
+      <Levels onFloor={onFloor} />
+      <HingedWalls />
+      <Ring />
+      <RoundPlates />
+    </Sums>
+  );
+}
+
+function Levels({ onFloor }: { onFloor: () => void }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [height, setHeight] = useState(16);
+  const [tolerance, setTolerance] = useState(0.2);
+  const [halves, setHalves] = useState(true);
+  const [sideways, setSideways] = useState(true);
+  const [size, setSize] = useState({ width: 6, depth: 4 });
+  const found = fillings(height, { tolerance, halves, sideways });
+  const [first] = found;
+  const lay = (f: Filling) => {
+    const job = newFloorJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
+    const layers = Math.min(2, Math.max(1, f.plates));
+    const name = `Raised by ${f.plates} ${f.plates === 1 ? 'plate' : 'plates'}`;
+    perform(keepFloorJob(workbench, { ...job, ...size, name, family: 'plate', layers, pattern: 'free' }));
+    onFloor();
+  };
+  return (
+    <Sum
+      title="Levels"
+      form={
+        <>
+          <NumberBox
+            label="Height or gap, mm"
+            value={height}
+            least={0.1}
+            most={2000}
+            parts
+            onChange={setHeight}
+          />
+          <NumberBox
+            label="Off by at most, mm"
+            value={tolerance}
+            least={0}
+            most={5}
+            parts
+            onChange={setTolerance}
+          />
+          <Check words="half plates of brackets" on={halves} onChange={setHalves} />
+          <Check words="parts on their side" on={sideways} onChange={setSideways} />
+        </>
+      }
+    >
+      <p role="status">
+        {first
+          ? `${fillingWords(first)} fill ${height} mm${first.error === 0 ? ' exactly' : `, ${Math.abs(first.error)} mm too ${first.error > 0 ? 'tall' : 'low'}`}.`
+          : `Nothing fills ${height} mm within ${tolerance} mm: allow more, or half plates and parts on their side.`}
+      </p>
+      {found.length > 0 && (
+        <table className="mt-2 w-full max-w-md">
+          <caption className="sr-only">All fillings, the nearest first</caption>
+          <thead>
+            <tr className="text-faint border-rule border-b text-left text-[12px]">
+              <th scope="col" className="font-normal">
+                Filling
+              </th>
+              <th scope="col" className="text-right font-normal">
+                mm
+              </th>
+              <th scope="col" className="text-right font-normal">
+                off by, mm
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.slice(0, 8).map((f) => (
+              <tr key={fillingWords(f)} className="border-rule border-b">
+                <td className="py-1">
+                  <span className="flex items-end gap-2">
+                    <Pile filling={f} /> {fillingWords(f)}
+                  </span>
+                </td>
+                <td className="text-right">{f.mm.toFixed(1)}</td>
+                <td className="text-right">{f.error === 0 ? '0' : f.error.toFixed(1).replace('-', '−')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {first && first.plates > 0 && (
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <NumberBox
+            label="Under so many studs"
+            value={size.width}
+            least={1}
+            most={96}
+            onChange={(width) => setSize({ ...size, width })}
+          />
+          <NumberBox
+            label="by"
+            value={size.depth}
+            least={1}
+            most={96}
+            onChange={(depth) => setSize({ ...size, depth })}
+          />
+          <Button onClick={() => lay(first)}>
+            Lay the {first.plates === 1 ? 'plate' : `${first.plates} layers of plates`} from what is at hand
+          </Button>
+        </div>
+      )}
+    </Sum>
+  );
+}
+
+/** What lies on what, to scale: bricks, plates, half plates, and parts on their side with their studs to the right. */
+function Pile({ filling: f }: { filling: Filling }) {
+  const heights = [
+    ...Array<number>(f.bricks).fill(9.6),
+    ...Array<number>(f.plates).fill(3.2),
+    ...Array<number>(f.halves).fill(1.6),
+    ...Array<number>(f.sideways).fill(8),
+  ];
+  const all = heights.reduce((s, h) => s + h, 0);
+  const scale = Math.min(1.2, 46 / all);
+  let at = all;
+  return (
+    <svg width={30} height={all * scale + 2} viewBox={`-1 -1 ${30 / scale} ${all + 2}`} aria-hidden>
+      {heights.map((h, i) => {
+        at -= h;
+        const side = i >= f.bricks + f.plates + f.halves;
+        return (
+          <g key={i} fill="#fcfcfc" stroke="#161616" strokeWidth={0.5 / scale}>
+            <rect x={0} y={at} width={side ? 3.2 * 3 : 16} height={h} />
+            {side && <rect x={9.6} y={at + 1.6} width={1.7} height={h - 3.2} />}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function HingedWalls() {
+  const [longest, setLongest] = useState(20);
+  const [tolerance, setTolerance] = useState(0.2);
+  const found = hingedWalls(longest, tolerance);
+  return (
+    <Sum
+      title="Hinged walls that meet studs again"
+      form={
+        <>
+          <NumberBox label="Longest, studs" value={longest} least={2} most={64} onChange={setLongest} />
+          <NumberBox
+            label="Off by at most, mm"
+            value={tolerance}
+            least={0}
+            most={1}
+            parts
+            onChange={setTolerance}
+          />
+        </>
+      }
+    >
+      <p role="status" className="mb-2">
+        {found.length === 0
+          ? 'None so short: the first is 5 studs long, 4 along and 3 across.'
+          : `${found.length} walls up to ${longest} studs. Measured from hinge pin to the stud that holds the end.`}
+      </p>
+      <ul className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
+        {found.slice(0, 18).map((w) => (
+          <li key={`${w.along} ${w.across}`} className="border-rule flex items-center gap-2 border-b py-1">
+            <svg width={26} height={18} viewBox={`-1 -1 ${w.along + 2} ${w.across + 2}`} aria-hidden>
+              <path
+                d={`M0 ${w.across}H${w.along}V0z`}
+                fill="none"
+                stroke="#161616"
+                strokeWidth={w.along / 22}
+              />
+            </svg>
+            <span>
+              <b>{w.length}</b> long: {w.along} and {w.across}, {w.angle}°
+              {w.error !== 0 && (
+                <span className="text-soft"> ({w.error.toFixed(2).replace('-', '−')} mm)</span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Sum>
+  );
+}
+
+function Ring() {
+  const [panels, setPanels] = useState(8);
+  const [length, setLength] = useState(4);
+  const [thick, setThick] = useState(1);
+  const ring = ringOf(panels, length, thick);
+  return (
+    <Sum
+      title="A ring of panels"
+      form={
+        <>
+          <NumberBox label="Panels" value={panels} least={3} most={100} onChange={setPanels} />
+          <NumberBox label="Studs long" value={length} least={1} most={64} onChange={setLength} />
+          <NumberBox label="Studs thick" value={thick} least={1} most={4} onChange={setThick} />
+        </>
+      }
+    >
+      {ring && (
+        <div className="flex flex-wrap items-start gap-4">
+          <RingDrawing panels={panels} />
+          <div>
+            <div className="flex flex-wrap gap-4">
+              <Figure value={`${ring.inner} mm`} words="to the middle of a panel" />
+              <Figure value={`${ring.outer} mm`} words="to a corner" />
+              <Figure value={`${ring.turn}°`} words="from one to the next" />
+              <Figure value={`${ring.gap} mm`} words="gap outside a corner" />
+            </div>
+            <p role="status" className="mt-2">
+              {ring.offGrid === null
+                ? 'No two pairs of panels lie in the grid: a ring of a multiple of four does.'
+                : ring.offGrid <= 0.2
+                  ? 'Studs can hold the panels at front, back and sides.'
+                  : `The panels at front, back and sides lie ${ring.offGrid} mm off half a stud: hold them loose, or by a turned plate.`}
+            </p>
+          </div>
+        </div>
+      )}
+    </Sum>
+  );
+}
+
+function RingDrawing({ panels }: { panels: number }) {
+  const at = (i: number) => {
+    const a = ((i + 0.5) * 2 * Math.PI) / panels - Math.PI / 2;
+    return `${(40 * Math.cos(a)).toFixed(2)} ${(40 * Math.sin(a)).toFixed(2)}`;
+  };
+  return (
+    <svg width={92} height={92} viewBox="-46 -46 92 92" aria-hidden>
+      <path
+        d={`M${Array.from({ length: panels }, (_, i) => at(i)).join('L')}z`}
+        fill="none"
+        stroke="#161616"
+        strokeWidth={3}
+      />
+    </svg>
+  );
+}
+
+function RoundPlates() {
+  const [diameter, setDiameter] = useState(12);
+  const round = roundOf(diameter);
+  const widest = Math.max(1, ...(round?.rows ?? []));
+  return (
+    <Sum
+      title="A round of plates"
+      form={<NumberBox label="Studs across" value={diameter} least={2} most={60} onChange={setDiameter} />}
+    >
+      {round && (
+        <div className="flex flex-wrap items-start gap-4">
+          <svg width={120} height={120} viewBox={`-0.5 -0.5 ${diameter + 1} ${diameter + 1}`} aria-hidden>
+            {round.rows.map((n, y) => (
+              <rect
+                key={y}
+                x={(diameter - n) / 2}
+                y={y}
+                width={n}
+                height={1}
+                fill="#fcfcfc"
+                stroke="#161616"
+                strokeWidth={diameter / 120}
+              />
+            ))}
+            <circle
+              cx={diameter / 2}
+              cy={diameter / 2}
+              r={diameter / 2}
+              fill="none"
+              stroke="#161616"
+              strokeDasharray={`${diameter / 30}`}
+              strokeWidth={diameter / 120}
+            />
+          </svg>
+          <p role="status" className="max-w-60">
+            Rows of {round.rows.slice(0, Math.ceil(diameter / 2)).join(', ')} studs to the middle, and back.
+            The widest is {widest}; the edge is off the circle by {round.error} mm at most.
+          </p>
+        </div>
+      )}
+    </Sum>
+  );
+}
