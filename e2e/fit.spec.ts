@@ -63,6 +63,10 @@ test('a wall of one’s own: stated in words, laid at once and better, planned b
   ).toBeVisible({
     timeout: 60_000,
   });
+  await page.getByRole('button', { name: 'What else would do?' }).click();
+  await expect(page.getByRole('region', { name: 'What else would do' })).toContainText(
+    /saves £|Nothing else that is at hand/,
+  );
   // What is told is what the pieces come to: each length times its number fills every place that is no opening.
   const lots = await side(page).getByRole('listitem').allInnerTexts();
   const studs = lots.map((l) => {
@@ -91,6 +95,11 @@ test('a wall of one’s own: stated in words, laid at once and better, planned b
   await expect(headline(page)).toContainText('Planned as');
   await page.getByRole('button', { name: 'Lay it anew' }).click();
   await expect(headline(page)).toContainText('The walls close with');
+  await page.getByRole('button', { name: 'Copy it mirrored' }).click();
+  await expect(page.getByRole('combobox', { name: 'Walls', exact: true })).toContainText(
+    'Wall of Shed, mirrored',
+  );
+  await expect(page.getByLabel('Walls: a name and studs each')).toHaveValue('side 8, front 10');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Balance' })).toContainText('69');
 });

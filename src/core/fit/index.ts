@@ -29,3 +29,5 @@ export type { StoreyStep } from './sums/plot';
 export { cutBack, sweptBy, swingRadius, vehiclesAlong } from './sums/railway';
 export { hingedWalls, ringOf, roundOf } from './sums/rings';
 export { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from './sums/scale';
+export { mirroredWalls, wallOffers } from './walls/offers';
+export type { WallOffer } from './walls/offers';

@@ -174,7 +174,7 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
       }
     >
       {first.fault || !first.laid || !plan ? (
-        <h1 className="text-[21px] leading-tight">{first.fault ?? 'There is nothing to lay here.'}</h1>
+        <h1 className="text-[21px] leading-tight">{first.fault ?? 'It is being laid…'}</h1>
       ) : (
         <>
           <h1 className="text-[21px] leading-tight">

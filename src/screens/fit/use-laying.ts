@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { faultOf, quickLaying, type LaidPiece, type LayPlan, type LayProblem } from '@/core/fit/lay';
+import { firstLayingInWorker } from '@/workers/first-laying-client';
 import { linesOf } from '../sending/lines-of';
 import type { Bound } from '../sourcing';
 
@@ -38,6 +39,8 @@ interface Found {
 
 /** What is typed on comes before what is laid: so long nothing is asked. */
 const PAUSE_MS = 450;
+/** How long a better laying stands before the next one is drawn. */
+const SHOWN_MS = 350;
 const NOTHING: readonly Bound[] = [];
 
 /**
@@ -50,7 +53,24 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
   const [found, setFound] = useState<Found>({ key: '', laying: null, step: 'first', bounds: NOTHING });
   const stopper = useRef<AbortController | null>(null);
   const run = useRef('');
-  const first = useMemo(() => (asked ? firstOf(asked) : null), [asked]);
+  const isSound = useMemo(() => asked !== null && faultOf(asked) === null, [asked]);
+  const isSmall = asked !== null && placesOf(asked) <= SMALL;
+  const first = useMemo(
+    () =>
+      asked && isSound && isSmall ? soFar(quickLaying(asked).plan({ proven: false, seconds: 0 })) : null,
+    [asked, isSound, isSmall],
+  );
+  useEffect(() => {
+    if (!asked || !isSound || isSmall) return;
+    const mine = new AbortController();
+    void firstLayingInWorker(asked, mine.signal).then((plan) => {
+      if (plan)
+        setFound((f) =>
+          f.key === key && f.laying ? f : { key, laying: soFar(plan), step: 'looking', bounds: NOTHING },
+        );
+    });
+    return () => mine.abort();
+  }, [asked, isSound, isSmall, key]);
   const look = useCallback(() => {
     if (!asked) return;
     stopper.current?.abort();
@@ -69,13 +89,13 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
     void listen(asked, run.current, seconds, mine.signal, tell);
   }, [asked, key, seconds]);
   useEffect(() => {
-    if (!key || first === null) return;
+    if (!key || !isSound) return;
     const timer = window.setTimeout(look, PAUSE_MS);
     return () => {
       window.clearTimeout(timer);
       stopper.current?.abort();
     };
-  }, [key, first, look]);
+  }, [key, isSound, look]);
   const mine = found.key === key ? found : null;
   return {
     laying: mine?.laying ?? first,
@@ -88,11 +108,22 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
 
 export type LayingTools = ReturnType<typeof useLaying>;
 
-function firstOf(problem: LayProblem): LayingSoFar | null {
-  if (faultOf(problem)) return null;
-  const { pieces, unfilled, joints, money } = quickLaying(problem).plan({ proven: false, seconds: 0 });
-  return { pieces, unfilled, joints, money, proven: false, least: null };
-}
+/** Places that are laid in a moment: no more is made while the page waits. */
+const SMALL = 1200;
+
+const placesOf = (p: LayProblem): number =>
+  p.kind === 'floor'
+    ? p.width * p.depth
+    : p.walls.reduce((s, w) => s + w.length, 0) * p.courses.length * (p.thick ?? 1);
+
+const soFar = ({ pieces, unfilled, joints, money }: LayPlan): LayingSoFar => ({
+  pieces,
+  unfilled,
+  joints,
+  money,
+  proven: false,
+  least: null,
+});
 
 /** Hears what the server finds, line by line. */
 async function listen(
@@ -103,6 +134,7 @@ async function listen(
   tell: (more: Partial<Found>) => void,
 ): Promise<void> {
   const bounds: Bound[] = [];
+  let shown = 0;
   try {
     const response = await fetch('/api/lay', {
       method: 'POST',
@@ -116,6 +148,9 @@ async function listen(
       if (said.progress) {
         const { laid, floor, seconds: at, ...score } = said.progress;
         bounds.push({ cost: score.money, floor: floor ?? 0, seconds: at });
+        // Better ones may come faster than they can be looked at: the last of them comes with the plan.
+        if (performance.now() - shown < SHOWN_MS) continue;
+        shown = performance.now();
         tell({
           step: 'looking',
           bounds: [...bounds],

@@ -6,6 +6,7 @@ import {
   keepWallJob,
   laidWalls,
   layWallAnew,
+  mirroredWalls,
   newWallJob,
   plannedWalls,
   planWalls,
@@ -16,13 +17,21 @@ import {
 } from '@/core/fit';
 import { takeTally, type Tally } from '@/core/ledger';
 import type { WallJob } from '@/core/records';
+import { cutText } from '@/core/shared/text';
 import type { Workbench } from '@/core/workbench';
 import { Button, Key } from '@/ui/button';
 
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
-import { firmWords, laidHeadline, plannedHeadline, runsOutWords, wallFaultWords } from '../words/fit';
+import {
+  firmWords,
+  jointCostWords,
+  laidHeadline,
+  plannedHeadline,
+  runsOutWords,
+  wallFaultWords,
+} from '../words/fit';
 import { FitColumns } from './fit-columns';
 import { JobChoice } from './job-choice';
 import { LaidSide } from './laid-side';
@@ -31,6 +40,7 @@ import { useLaying, type LayingTools } from './use-laying';
 import { WallCourses } from './wall-courses';
 import { WallDrawings } from './wall-drawings';
 import { WallForm } from './wall-form';
+import { WallOffers } from './wall-offers';
 import { WayChoice } from './way-choice';
 
 /** How long the way that is looked at is looked for, and the other, in seconds. */
@@ -54,6 +64,15 @@ export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
     perform(keepWallJob(workbench, made));
     setChosen(made.id);
   };
+  const copyMirrored = (of: WallJob) => {
+    const made = {
+      ...newWallJob(workbench, of.zone, source()),
+      ...mirroredWalls(of),
+      name: cutText(`${of.name}, mirrored`, 120),
+    };
+    perform(keepWallJob(workbench, made));
+    setChosen(made.id);
+  };
   if (!job)
     return (
       <div className="p-4">
@@ -74,14 +93,17 @@ export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
       job={job}
       onTry={onTry}
       choice={
-        <JobChoice
-          label="Walls"
-          jobs={jobs}
-          chosen={job}
-          onChoose={setChosen}
-          onBegin={begin}
-          onDelete={() => perform(deleteWallJob(job))}
-        />
+        <>
+          <JobChoice
+            label="Walls"
+            jobs={jobs}
+            chosen={job}
+            onChoose={setChosen}
+            onBegin={begin}
+            onDelete={() => perform(deleteWallJob(job))}
+          />
+          <Button onClick={() => copyMirrored(job)}>Copy it mirrored</Button>
+        </>
       }
     />
   );
@@ -135,10 +157,7 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
   };
   const { laying, step } = tools[way];
   const here = of(way);
-  const laid = useMemo(
-    () => (here && laying ? laidWalls(job, here, laying.pieces) : null),
-    [job, here, laying],
-  );
+  const laid = useLaid(job, here, laying?.pieces ?? null);
   const plan = usePlan(workbench, version, job, here, laying?.pieces ?? null);
   useEffect(() => {
     onTry(plan ? triedTally(workbench, plan.work.entries) : null);
@@ -179,7 +198,7 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
       }
     >
       {bad || !laid || !laying || !plan || !here ? (
-        <h1 className="text-[21px] leading-tight">{bad ?? 'There is nothing to lay here.'}</h1>
+        <h1 className="text-[21px] leading-tight">{bad ?? 'It is being laid…'}</h1>
       ) : (
         <>
           <h1 className="text-[21px] leading-tight">
@@ -192,7 +211,8 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
             })}
           </h1>
           <p className="text-background-soft" role="status">
-            {firmWords('walls', laying.joints, laying.proven, busy)} {runsOutWords(laid.ends)}
+            {firmWords('walls', laying.joints, laying.proven, busy)} {runsOutWords(laid.ends)}{' '}
+            {jointCostWords(tools.firm.laying, tools['as it lies'].laying)}
           </p>
           <WayChoice
             way={way}
@@ -201,6 +221,7 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
           />
           <WallDrawings job={job} stated={here} laid={laid} upTo={courses.upTo} />
           <WallCourses job={job} laid={laid} {...courses} />
+          <WallOffers job={job} onTake={(next) => perform(keepWallJob(workbench, next))} />
         </>
       )}
     </FitColumns>
@@ -233,13 +254,19 @@ function WallsPlanned({ job, choice }: LaidProps) {
   );
 }
 
+type Pieces = Parameters<typeof planWalls>[3];
+
+/** The walls piece by piece, as they are drawn. */
+const useLaid = (job: WallJob, stated: StatedWalls | null, laid: Pieces | null) =>
+  useMemo(() => (stated && laid ? laidWalls(job, stated, laid) : null), [job, stated, laid]);
+
 /** What the laying would be as planned entries: the same that are booked when it is planned. */
 function usePlan(
   workbench: Workbench,
   version: number,
   job: WallJob,
   stated: StatedWalls | null,
-  laid: Parameters<typeof planWalls>[3] | null,
+  laid: Pieces | null,
 ) {
   return useMemo(() => {
     void version;

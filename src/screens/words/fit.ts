@@ -13,7 +13,7 @@ import {
 import { elementName } from '@/core/parts';
 import type { FloorJob, Plot, Size, WallJob } from '@/core/records';
 import type { WorkCost, Workbench } from '@/core/workbench';
-import { count, modNo, pieces, priced } from '@/ui/numbers';
+import { count, modNo, money, pieces, priced } from '@/ui/numbers';
 import { list } from './places';
 
 /** Why walls cannot be laid as they are wanted: where, what, and what to do. */
@@ -200,4 +200,19 @@ export function stepWords(steps: readonly StoreyStep[]): string {
         : `${s.own} plates is ${Math.abs(s.plates)} ${s.plates > 0 ? 'higher' : 'lower'} than ${s.other}`,
     ),
   )}.`;
+}
+
+interface Weighed {
+  readonly unfilled: number;
+  readonly joints: number;
+  readonly money: number;
+}
+
+/** What a joint that is avoided costs, where both ways close the walls; empty where that says nothing. */
+export function jointCostWords(firm: Weighed | null, lies: Weighed | null): string {
+  if (!firm || !lies || firm.unfilled > 0 || lies.unfilled > 0) return '';
+  const avoided = lies.joints - firm.joints;
+  if (avoided <= 0 || firm.money <= lies.money) return '';
+  const each = (firm.money - lies.money) / avoided;
+  return `As it lies ${count(lies.joints)} ${lies.joints === 1 ? 'joint is' : 'joints are'} weak; each that is avoided costs ${money(Math.round(each))}.`;
 }

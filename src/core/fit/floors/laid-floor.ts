@@ -2,7 +2,7 @@ import { elementKey, type ElementKey } from '../../parts';
 import type { FloorJob } from '../../records';
 import type { ColourId } from '../../shared/ids';
 import { seededRandom, type Random } from '../../shared/random';
-import { layingOf, type LaidPiece } from '../lay';
+import { weakPlaces, type LaidPiece } from '../lay';
 import type { Slab } from './patterns';
 import type { StatedFloor } from './floor-problem';
 
@@ -56,11 +56,11 @@ export function laidFloor(
   });
   const shares = new Map<ColourId, number>();
   for (const s of field) shares.set(colours.get(s)!, (shares.get(colours.get(s)!) ?? 0) + s.w * s.d);
-  const laying = layingOf(stated.problem, plan);
+  const weak = weakPlaces(stated.problem, plan);
   return {
     pieces,
-    joints: laying.joints().flatMap((j) => ('x' in j ? [j] : [])),
-    empty: laying.grid.at.flatMap((c, i) => (laying.owner[i]! < 0 ? [{ layer, x: c.x, y: c.y }] : [])),
+    joints: weak.joints.flatMap((j) => ('x' in j ? [j] : [])),
+    empty: weak.empty.flatMap((e) => ('x' in e ? [{ layer, ...e }] : [])),
     shares,
   };
 }

@@ -8,4 +8,5 @@ export { layModel } from './model';
 export { layPlanSchema, layRequestSchema } from './problem';
 export type { LaidPiece, LayOptions, LayPlan, LayProblem } from './problem';
 export { LaySearch } from './search';
-export { layingOf, quickLaying } from './quick';
+export { quickLaying } from './quick';
+export { weakPlaces } from './weak-places';

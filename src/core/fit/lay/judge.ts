@@ -80,6 +80,12 @@ function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
   const filled = (wall: string, c: number, p: number, r: number): boolean =>
     own.has(`${wall}|${c}|${p}|${r}`) ||
     others(wall, p, r).some(([w, q, s]) => own.has(`${w}|${c}|${q}|${s}`));
+  /** The piece at a place, whichever of the walls laid it: at a thick corner one of another wall may span a border here. */
+  const who = (wall: string, c: number, p: number, r: number): number | undefined =>
+    own.get(`${wall}|${c}|${p}|${r}`) ??
+    others(wall, p, r)
+      .map(([w, q, s]) => own.get(`${w}|${c}|${q}|${s}`))
+      .find((i) => i !== undefined);
   const rank = (id: string) => walls.findIndex((w) => w.id === id);
   let [unfilled, joints] = [0, 0];
   const look = (wall: string, c: number, p: number, r: number): void => {
@@ -91,7 +97,7 @@ function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
     if (first && !isOpen(wall, c, p) && !filled(wall, c, p, r)) unfilled++;
     if (p === 0 || c + 1 >= courses.length) return;
     const spans = (y: number) => {
-      const [a, b] = [own.get(`${wall}|${y}|${p - 1}|${r}`), own.get(`${wall}|${y}|${p}|${r}`)];
+      const [a, b] = [who(wall, y, p - 1, r), who(wall, y, p, r)];
       return a !== undefined && a === b;
     };
     const around = [c, c + 1].flatMap((y) => [p - 1, p].map((x) => [y, x] as const));

@@ -10,6 +10,8 @@ import {
   layModel,
   Laying,
   LaySearch,
+  quickLaying,
+  weakPlaces,
   type Grid,
   type LayProblem,
   type LayScore,
@@ -70,6 +72,19 @@ describe('a laying', () => {
         const before = search.bestScore;
         if (answer.values) search.take(window, answer.values);
         expect(compareScores(search.bestScore, before, grid.preferMoney)).toBeLessThanOrEqual(0);
+      }
+    }
+  });
+
+  it('is as weak and as empty, place by place, as the rules count', () => {
+    for (const problem of problems()) {
+      const scarce = { ...problem, parts: problem.parts.map((p) => ({ ...p, price: null })) } as LayProblem;
+      for (const asked of [problem, scarce]) {
+        const laying = quickLaying(asked);
+        const { joints, empty } = weakPlaces(asked, piecesOf(laying));
+        const judged = judgeLaying(asked, piecesOf(laying));
+        expect([joints.length, empty.length]).toEqual([judged.joints, judged.unfilled]);
+        expect(new Set(empty.map((e) => JSON.stringify(e))).size).toBeGreaterThan(empty.length / 2 - 1);
       }
     }
   });

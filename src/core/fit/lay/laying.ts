@@ -1,4 +1,4 @@
-import type { Grid, JointPlace } from './grid';
+import type { Grid } from './grid';
 import type { LayPlan } from './problem';
 
 /** What a laying comes to. Compared from the first on; with money preferred, money stands before joints. */
@@ -62,11 +62,6 @@ export class Laying {
   hasJoint(point: number): boolean {
     const { cells, spans } = this.grid.points[point]!;
     return cells.every((c) => this.owner[c]! >= 0) && !spans.some((s) => this.laid.has(s));
-  }
-
-  /** Where a joint lies over a joint, or four corners meet. */
-  joints(): JointPlace[] {
-    return this.grid.points.flatMap((p, i) => (this.hasJoint(i) ? [p.at] : []));
   }
 
   get score(): LayScore {

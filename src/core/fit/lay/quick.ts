@@ -3,7 +3,7 @@ import { layCourses, relayCourses } from './courses';
 import { firstLaying } from './first';
 import { gridOf } from './grid';
 import { compareScores, Laying } from './laying';
-import type { LaidPiece, LayProblem } from './problem';
+import type { LayProblem } from './problem';
 
 /** Courses that are laid anew: what a page waits for without being seen to. */
 const STEPS = 60;
@@ -32,18 +32,3 @@ export function quickLaying(problem: LayProblem): Laying {
   }
   return best;
 }
-
-/** A plan's pieces on the grid of their problem; what is none of its placements is left out. */
-export function layingOf(problem: LayProblem, pieces: readonly LaidPiece[]): Laying {
-  const grid = gridOf(problem);
-  const byPiece = new Map(grid.placements.map((p, i) => [keyOf(p.piece), i]));
-  return Laying.of(
-    grid,
-    pieces.flatMap((p) => byPiece.get(keyOf(p)) ?? []),
-  );
-}
-
-const keyOf = (p: LaidPiece): string =>
-  'wall' in p
-    ? `${p.part}|${p.wall}|${p.course}|${p.at}|${p.row ?? 0}|${p.across ?? false}`
-    : `${p.part}|${p.x}|${p.y}|${p.turned}`;

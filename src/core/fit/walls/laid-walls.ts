@@ -1,6 +1,6 @@
 import type { ElementKey } from '../../parts';
 import type { WallJob } from '../../records';
-import { layingOf, type LaidPiece } from '../lay';
+import { weakPlaces, type LaidPiece } from '../lay';
 import { courseHeight } from '../course-parts';
 import type { StatedWalls } from './wall-problem';
 
@@ -82,11 +82,9 @@ export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly Laid
     const plates = means.each === 3;
     return [{ element: means.element, plates, wall, course, at, along, row, bought }];
   });
-  const laying = layingOf(problem, plan);
-  const joints = laying.joints().flatMap((j) => ('wall' in j ? [j] : []));
-  const empty = laying.grid.at.flatMap((c, i) =>
-    laying.owner[i]! < 0 ? [{ wall: problem.walls[c.of]!.id, course: c.y, at: c.x }] : [],
-  );
+  const weak = weakPlaces(problem, plan);
+  const joints = weak.joints.flatMap((j) => ('wall' in j ? [j] : []));
+  const empty = weak.empty.flatMap((e) => ('wall' in e ? [e] : []));
   return { pieces, joints, empty, ends: [...ends.values()].filter((e) => e.atHand > 0) };
 }
 

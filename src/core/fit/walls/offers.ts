@@ -1,0 +1,114 @@
+import { deltaE00, type Colour } from '../../colour';
+import { elementKey } from '../../parts';
+import type { WallJob } from '../../records';
+import type { ColourId } from '../../shared/ids';
+import type { Minor } from '../../shared/money';
+import type { Workbench } from '../../workbench';
+import { courseParts } from '../course-parts';
+import { quickLaying } from '../lay';
+import { suppliesFor } from '../supply';
+import { wallsProblem } from './wall-problem';
+
+/** Something else that would do: the walls as they would be stated then, and what they would cost less. */
+export type WallOffer = {
+  readonly job: WallJob;
+  readonly saves: Minor;
+  /** What would still be bought. */
+  readonly costs: Minor;
+} & (
+  | { readonly offer: 'plates' }
+  | {
+      readonly offer: 'colour';
+      readonly from: ColourId;
+      readonly to: ColourId;
+      readonly courses: number;
+      /** How far the colours are apart, ΔE00. */
+      readonly deltaE: number;
+    }
+);
+
+/** Colours that are tried for a course, the nearest of those that are at hand in number. */
+const MOST_COLOURS = 4;
+/** A colour of which less is at hand than this share of the courses' studs saves little. */
+const ENOUGH = 0.6;
+
+/**
+ * What else would do where bricks must be bought: three plates for a brick, or another colour for all courses of one, of
+ * which enough is at hand. Each is laid at once as the walls themselves are, so that both are weighed alike; only what is
+ * as firm and costs less is offered, what saves most first.
+ */
+export function wallOffers(workbench: Workbench, job: WallJob): WallOffer[] {
+  const now = costOf(workbench, job);
+  if (!now || now.money === 0) return [];
+  const tried: (Pick<WallOffer, 'job'> & Partial<WallOffer> & { offer: WallOffer['offer'] })[] = [];
+  if (!job.plates && job.courses.some((c) => c.family === 'brick'))
+    tried.push({ offer: 'plates', job: { ...job, plates: true } });
+  for (const from of new Set(job.courses.flatMap((c) => c.colour ?? [])))
+    for (const { colour, deltaE } of coloursFor(workbench, job, from)) {
+      const courses = job.courses.filter((c) => c.colour === from).length;
+      const other = job.courses.map((c) => (c.colour === from ? { ...c, colour: colour.id } : c));
+      tried.push({ offer: 'colour', job: { ...job, courses: other }, from, to: colour.id, courses, deltaE });
+    }
+  return tried
+    .flatMap((t): WallOffer[] => {
+      const then = costOf(workbench, t.job);
+      const isAsGood = then && then.unfilled <= now.unfilled && then.joints <= now.joints;
+      if (!isAsGood || then.money >= now.money) return [];
+      return [{ ...t, saves: now.money - then.money, costs: then.money } as WallOffer];
+    })
+    .sort((a, b) => b.saves - a.saves);
+}
+
+function costOf(workbench: Workbench, job: WallJob) {
+  const stated = wallsProblem(workbench, job, 'firm');
+  return stated.ok ? quickLaying(stated.value.problem).score : null;
+}
+
+/** Solid colours of which about enough studs are at hand for the courses of one colour, the nearest to it first. */
+function coloursFor(
+  workbench: Workbench,
+  job: WallJob,
+  from: ColourId,
+): { readonly colour: Colour; readonly deltaE: number }[] {
+  const wanted = workbench.colour(from);
+  if (!wanted) return [];
+  const mine = job.courses.filter((c) => c.colour === from);
+  const studs = mine.length * job.walls.reduce((s, w) => s + w.length, 0) * job.thick;
+  const families = [...new Set(mine.map((c) => c.family))];
+  const shapes = families.flatMap((f) =>
+    (job.thick === 2 ? ([1, 2] as const) : ([1] as const)).flatMap((d) => courseParts(f, d, [])),
+  );
+  const others = workbench.palette.filter((c) => c.finish === 'solid' && c.id !== from);
+  const supplies = suppliesFor(
+    workbench,
+    others.flatMap((c) => shapes.map((s) => elementKey(s.part.id, c.id))),
+  );
+  const atHand = (c: Colour) =>
+    shapes.reduce((n, s) => n + supplies(elementKey(s.part.id, c.id)).atHand * s.length * s.deep, 0);
+  return others
+    .filter((c) => atHand(c) >= ENOUGH * studs)
+    .map((colour) => ({ colour, deltaE: deltaE00(wanted.lab, colour.lab) }))
+    .sort((a, b) => a.deltaE - b.deltaE)
+    .slice(0, MOST_COLOURS);
+}
+
+/**
+ * The other half of walls that are the same in a mirror: walls, openings and areas change over from left to right. Seen from
+ * outside, what was the first wall is the last. Twice mirrored they are what they were, but for the name.
+ */
+export function mirroredWalls(job: WallJob): Omit<WallJob, 'id' | 'planned'> {
+  const lengthOf = new Map(job.walls.map((w) => [w.id, w.length]));
+  const turned = <T extends { readonly wall: string; readonly width: number; readonly from: number | null }>(
+    o: T,
+  ): T => ({
+    ...o,
+    from: o.from === null ? null : lengthOf.get(o.wall)! - o.from - o.width,
+  });
+  const { id: _, planned: __, ...rest } = job;
+  return {
+    ...rest,
+    walls: job.walls.map((w) => ({ ...w, left: w.right, right: w.left })).reverse(),
+    openings: job.openings.map(turned),
+    panels: job.panels.map(turned),
+  };
+}
