@@ -79,6 +79,19 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
     expect(recordsOf(recordSetOf(w.recordList()))).toEqual(w.recordList());
   });
 
+  it('gives the same lists of zones and modifications until one of them changes', () => {
+    const w = open();
+    const { zones, modifications } = w;
+    w.apply(changed('entry', w.entries[0]!, { note: 'n' }));
+    expect(w.zones).toBe(zones);
+    expect(w.modifications).toBe(modifications);
+    w.apply(changed('zone', zones[1]!, { name: 'Cellar' }));
+    w.apply(changed('modification', modifications[0]!, { title: 'Dig' }));
+    expect(w.zones.map((z) => z.name)).toContain('Cellar');
+    expect(w.modifications.map((m) => m.title)).toContain('Dig');
+    expect(zones.map((z) => z.name)).not.toContain('Cellar');
+  });
+
   it('reads a line and leaves its books as they were', () => {
     const w = open();
     const before = balances(w);

@@ -46,6 +46,11 @@ export class Workbench {
   /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
   private lists: EntryLists | null = null;
   private reach: Reach | null = null;
+  private modificationList: {
+    readonly of: RecordSet['modification'];
+    readonly list: readonly Modification[];
+  } | null = null;
+  private zoneList: { readonly of: RecordSet['zone']; readonly list: readonly Zone[] } | null = null;
 
   constructor(
     private snapshot: BuildSnapshot,
@@ -198,8 +203,12 @@ export class Workbench {
     return this.listed.byModification.get(modification) ?? [];
   }
 
-  get zones(): Zone[] {
-    return [...this.records.zone.values()].filter((z) => z.build === this.build).sort(byPosition);
+  /** The same list until a zone changes: what shows it may ask for it as often as it likes. */
+  get zones(): readonly Zone[] {
+    const of = this.records.zone;
+    if (this.zoneList?.of !== of)
+      this.zoneList = { of, list: [...of.values()].filter((z) => z.build === this.build).sort(byPosition) };
+    return this.zoneList.list;
   }
 
   get rootZone(): Zone {
@@ -208,8 +217,14 @@ export class Workbench {
     return root;
   }
 
-  get modifications(): Modification[] {
-    return [...this.records.modification.values()].filter((m) => m.build === this.build).sort(byPlace);
+  get modifications(): readonly Modification[] {
+    const of = this.records.modification;
+    if (this.modificationList?.of !== of)
+      this.modificationList = {
+        of,
+        list: [...of.values()].filter((m) => m.build === this.build).sort(byPlace),
+      };
+    return this.modificationList.list;
   }
 
   get lexicon(): Lexicon {

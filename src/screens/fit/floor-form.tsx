@@ -5,9 +5,10 @@ import { FLOOR_PATTERNS, type FloorJob } from '@/core/records';
 import type { ColourId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
-import { useBuild } from '../common/build-store';
 import { ColourSelect } from './colour-select';
+import { NameAndZone } from './name-and-zone';
 import { NumberBox } from './number-box';
+import { rowsOf } from './rows-of';
 
 const PATTERN_WORDS: Readonly<Record<FloorJob['pattern'], string>> = {
   free: 'as it comes',
@@ -19,7 +20,6 @@ const PATTERN_WORDS: Readonly<Record<FloorJob['pattern'], string>> = {
 
 /** What is wanted of a floor: its size, of what, in which colours and pattern, its kerb, and what is kept free. */
 export function FloorForm({ job, onChange }: { job: FloorJob; onChange: (job: FloorJob) => void }) {
-  const workbench = useBuild((s) => s.workbench);
   const set = (more: Partial<FloorJob>) => onChange({ ...job, ...more });
   const isPattern = job.pattern !== 'free' && job.pattern !== 'no crosses';
   return (
@@ -87,25 +87,7 @@ export function FloorForm({ job, onChange }: { job: FloorJob; onChange: (job: Fl
       <Colours job={job} set={set} />
       <Kerb job={job} set={set} />
       <KeptFree job={job} set={set} />
-      <Field label="Name, and of the modification when it is planned">
-        <Input
-          key={job.name}
-          defaultValue={job.name}
-          onBlur={(e) => {
-            const name = e.target.value.trim();
-            if (name && name !== job.name) set({ name });
-          }}
-        />
-      </Field>
-      <Field label="Zone">
-        <Select value={job.zone} onChange={(e) => set({ zone: e.target.value as FloorJob['zone'] })}>
-          {workbench.zones.map((z) => (
-            <option key={z.id} value={z.id}>
-              {z.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
+      <NameAndZone name={job.name} zone={job.zone} onChange={set} />
     </div>
   );
 }
@@ -117,6 +99,7 @@ interface PartProps {
 
 function Colours({ job, set }: PartProps) {
   const put = (colours: FloorJob['colours']) => set({ colours });
+  const rows = rowsOf(job.colours, put);
   return (
     <section aria-label="Colours">
       <h3 className="mb-1 text-[14px]">Colours, by share</h3>
@@ -126,7 +109,7 @@ function Colours({ job, set }: PartProps) {
             <ColourSelect
               label={`Colour ${i + 1}`}
               value={c.colour}
-              onChange={(colour) => put(job.colours.map((x, k) => (k === i ? { ...x, colour } : x)))}
+              onChange={(colour) => rows.change(i, { ...c, colour })}
             />
             {job.colours.length > 1 && (
               <>
@@ -135,13 +118,9 @@ function Colours({ job, set }: PartProps) {
                   value={c.share}
                   least={1}
                   most={1000}
-                  onChange={(share) => put(job.colours.map((x, k) => (k === i ? { ...x, share } : x)))}
+                  onChange={(share) => rows.change(i, { ...c, share })}
                 />
-                <Button
-                  look="bare"
-                  aria-label={`Delete colour ${i + 1}`}
-                  onClick={() => put(job.colours.filter((_, k) => k !== i))}
-                >
+                <Button look="bare" aria-label={`Delete colour ${i + 1}`} onClick={() => rows.remove(i)}>
                   <X size={14} aria-hidden />
                 </Button>
               </>
@@ -184,8 +163,9 @@ function Kerb({ job, set }: PartProps) {
 
 function KeptFree({ job, set }: PartProps) {
   const put = (keepOut: FloorJob['keepOut']) => set({ keepOut });
+  const rows = rowsOf(job.keepOut, put);
   const change = (i: number, more: Partial<FloorJob['keepOut'][number]>) =>
-    put(job.keepOut.map((x, k) => (k === i ? { ...x, ...more } : x)));
+    rows.change(i, { ...job.keepOut[i]!, ...more });
   return (
     <section aria-label="Kept free">
       <h3 className="mb-1 text-[14px]">Kept free</h3>
@@ -200,11 +180,7 @@ function KeptFree({ job, set }: PartProps) {
                   onBlur={(e) => change(i, { name: e.target.value.trim() })}
                 />
               </Field>
-              <Button
-                look="bare"
-                aria-label={`Delete place ${i + 1}`}
-                onClick={() => put(job.keepOut.filter((_, n) => n !== i))}
-              >
+              <Button look="bare" aria-label={`Delete place ${i + 1}`} onClick={() => rows.remove(i)}>
                 <X size={14} aria-hidden />
               </Button>
             </div>

@@ -1,10 +1,11 @@
 'use client';
 
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { FloorPiece, LaidFloor } from '@/core/fit';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { FloorJob } from '@/core/records';
 import { inkOn, usePalette } from '@/ui/palette-context';
+import { useRoom } from './use-room';
 
 /** Units of the drawing in one stud. */
 const STUD = 10;
@@ -17,16 +18,8 @@ interface FloorPlanProps {
 
 /** A layer of a floor from above, in true colours: the front is at the bottom. */
 export function FloorPlan({ job, laid, layer }: FloorPlanProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(640);
+  const { box, room } = useRoom();
   const [hovered, setHovered] = useState<FloorPiece | null>(null);
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() => setRoom(element.clientWidth));
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
   const scale = Math.max(0.9, Math.min(3, room / (job.width * STUD + 14)));
   const [width, depth] = [job.width * STUD, job.depth * STUD];
   const flip = (y: number, d: number) => depth - (y + d) * STUD;

@@ -20,6 +20,7 @@ import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { firmWords, floorFaultWords, laidHeadline, plannedHeadline, shareWords } from '../words/fit';
 import { FitColumns } from './fit-columns';
+import { FitEmpty } from './fit-empty';
 import { FloorForm } from './floor-form';
 import { FloorPlan } from './floor-plan';
 import { JobChoice } from './job-choice';
@@ -49,16 +50,12 @@ export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
   };
   if (!job)
     return (
-      <div className="p-4">
-        <h1 className="text-[21px] leading-tight">No floor has been stated yet.</h1>
-        <p className="text-soft mt-1 max-w-prose">
-          Say how large it is, of which colours, and what is kept free: it is laid from what this build has at
-          hand. A base is a floor of plates in two layers whose seams cross.
-        </p>
-        <Button look="main" className="mt-3" onClick={begin}>
-          State a floor
-        </Button>
-      </div>
+      <FitEmpty
+        title="No floor has been stated yet."
+        says="Say how large it is, of which colours, and what is kept free: it is laid from what this build has at hand. A base is a floor of plates in two layers whose seams cross."
+        words="State a floor"
+        onBegin={begin}
+      />
     );
   const Show = job.planned ? FloorPlanned : FloorStated;
   return (
@@ -180,7 +177,6 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
           <h1 className="text-[21px] leading-tight">
             {laidHeadline({
               what: 'floor',
-              pieces: laidPieces,
               unfilled: layers.reduce((s, l) => s + l.empty.length, 0),
               lots: plan.lots,
               cost: plan.cost,

@@ -6,12 +6,14 @@ import { partOf, readPartName } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { NumberBox } from './number-box';
+import { rowsOf } from './rows-of';
 
 type Opening = WallJob['openings'][number];
 
 /** Doors, windows and other openings: by their part, or by what they measure; placed by hand, or spread evenly. */
 export function OpeningsForm({ job, onChange }: { job: WallJob; onChange: (job: WallJob) => void }) {
   const put = (openings: readonly Opening[]) => onChange({ ...job, openings: [...openings] });
+  const rows = rowsOf(job.openings, put);
   const add = () =>
     put([
       ...job.openings,
@@ -34,8 +36,8 @@ export function OpeningsForm({ job, onChange }: { job: WallJob; onChange: (job: 
             no={i + 1}
             job={job}
             opening={o}
-            onChange={(next) => put(job.openings.map((x, k) => (k === i ? next : x)))}
-            onDelete={() => put(job.openings.filter((_, k) => k !== i))}
+            onChange={(next) => rows.change(i, next)}
+            onDelete={() => rows.remove(i)}
           />
         ))}
       </ul>

@@ -7,12 +7,14 @@ import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { ColourSelect } from './colour-select';
 import { NumberBox } from './number-box';
+import { rowsOf } from './rows-of';
 
 type Panel = WallJob['panels'][number];
 
 /** Areas of a wall in another colour, with another face of brick, or hidden. */
 export function PanelsForm({ job, onChange }: { job: WallJob; onChange: (job: WallJob) => void }) {
   const put = (panels: readonly Panel[]) => onChange({ ...job, panels: [...panels] });
+  const rows = rowsOf(job.panels, put);
   const [first] = job.courses;
   const add = () =>
     put([
@@ -37,8 +39,8 @@ export function PanelsForm({ job, onChange }: { job: WallJob; onChange: (job: Wa
             no={i + 1}
             job={job}
             panel={p}
-            onChange={(next) => put(job.panels.map((x, k) => (k === i ? next : x)))}
-            onDelete={() => put(job.panels.filter((_, k) => k !== i))}
+            onChange={(next) => rows.change(i, next)}
+            onDelete={() => rows.remove(i)}
           />
         ))}
       </ul>

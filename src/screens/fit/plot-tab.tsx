@@ -11,6 +11,7 @@ import { useBuild } from '../common/build-store';
 import { SizePanel } from '../common/size-panel';
 import { plotWords, stepWords } from '../words/fit';
 import { NumberBox } from './number-box';
+import { rowsOf } from './rows-of';
 import { Street } from './street';
 import { TypedField } from './typed-field';
 
@@ -164,8 +165,9 @@ function PlotForm({ plot, onKeep }: FormProps) {
 
 function Neighbours({ plot, onKeep }: FormProps) {
   const put = (neighbours: Plot['neighbours']) => onKeep({ neighbours });
+  const rows = rowsOf(plot.neighbours, put);
   const change = (i: number, more: Partial<Plot['neighbours'][number]>) =>
-    put(plot.neighbours.map((n, k) => (k === i ? { ...n, ...more } : n)));
+    rows.change(i, { ...plot.neighbours[i]!, ...more });
   return (
     <section
       aria-label="Neighbours"
@@ -205,7 +207,7 @@ function Neighbours({ plot, onKeep }: FormProps) {
                 most={2000}
                 onChange={(depth) => change(i, { depth })}
               />
-              <Button onClick={() => put(plot.neighbours.filter((_, k) => k !== i))}>Delete</Button>
+              <Button onClick={() => rows.remove(i)}>Delete</Button>
             </div>
             <TypedField
               label="Storeys"

@@ -1,10 +1,11 @@
 'use client';
 
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { DrawnPiece, LaidWalls, StatedWalls } from '@/core/fit';
 import { elementName } from '@/core/parts';
 import type { WallJob } from '@/core/records';
 import { Elevation } from './elevation';
+import { useRoom } from './use-room';
 
 interface DrawingsProps {
   readonly job: WallJob;
@@ -19,16 +20,8 @@ const LEAST_SCALE = 0.9;
 
 /** All walls of a job in one scale, as wide as there is room. */
 export function WallDrawings({ job, stated, laid, upTo }: DrawingsProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(640);
+  const { box, room } = useRoom();
   const [hovered, setHovered] = useState<DrawnPiece | null>(null);
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() => setRoom(element.clientWidth));
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
   const longest = Math.max(...stated.problem.walls.map((w) => w.length));
   const scale = Math.max(LEAST_SCALE, Math.min(MOST_SCALE, room / (longest * 8 + 14)));
   const piece = hovered;

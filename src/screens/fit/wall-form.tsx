@@ -3,11 +3,12 @@
 import { courseHeight, printCourses, printWalls, readCourses, readWalls } from '@/core/fit';
 import { colourWords } from '@/core/colour';
 import { WALL_ENDS, WALLS_MEET, type WallJob } from '@/core/records';
-import { Check, Field, Input, Select } from '@/ui/field';
+import { Check, Field, Select } from '@/ui/field';
 import { usePalette } from '@/ui/palette-context';
 import { useBuild } from '../common/build-store';
 import { notReadWords } from '../words/fit';
 import { ColourSelect } from './colour-select';
+import { NameAndZone } from './name-and-zone';
 import { OpeningsForm } from './openings-form';
 import { PanelsForm } from './panels-form';
 import { TypedField } from './typed-field';
@@ -76,25 +77,7 @@ export function WallForm({ job, onChange }: { job: WallJob; onChange: (job: Wall
       )}
       <OpeningsForm job={job} onChange={onChange} />
       <PanelsForm job={job} onChange={onChange} />
-      <Field label="Name, and of the modification when it is planned">
-        <Input
-          key={job.name}
-          defaultValue={job.name}
-          onBlur={(e) => {
-            const name = e.target.value.trim();
-            if (name && name !== job.name) set({ name });
-          }}
-        />
-      </Field>
-      <Field label="Zone">
-        <Select value={job.zone} onChange={(e) => set({ zone: e.target.value as WallJob['zone'] })}>
-          {workbench.zones.map((z) => (
-            <option key={z.id} value={z.id}>
-              {z.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
+      <NameAndZone name={job.name} zone={job.zone} onChange={set} />
     </div>
   );
 }

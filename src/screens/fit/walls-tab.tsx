@@ -7,9 +7,12 @@ import {
   laidWalls,
   layWallAnew,
   mirroredWalls,
+  piecesLaid,
   newWallJob,
+  planMend,
   plannedWalls,
   planWalls,
+  standingWalls,
   wallsProblem,
   WAYS,
   type StatedWalls,
@@ -33,6 +36,7 @@ import {
   wallFaultWords,
 } from '../words/fit';
 import { FitColumns } from './fit-columns';
+import { FitEmpty } from './fit-empty';
 import { JobChoice } from './job-choice';
 import { LaidSide } from './laid-side';
 import { PlannedSide } from './planned-side';
@@ -42,6 +46,7 @@ import { WallDrawings } from './wall-drawings';
 import { WallForm } from './wall-form';
 import { WallOffers } from './wall-offers';
 import { WayChoice } from './way-choice';
+import { WeakJoints } from './weak-joints';
 
 /** How long the way that is looked at is looked for, and the other, in seconds. */
 const SECONDS = 12;
@@ -75,16 +80,12 @@ export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
   };
   if (!job)
     return (
-      <div className="p-4">
-        <h1 className="text-[21px] leading-tight">No wall has been stated yet.</h1>
-        <p className="text-soft mt-1 max-w-prose">
-          Say how long it is and of which courses: it is laid from what this build has at hand, and what has
-          to be bought is told before the first brick.
-        </p>
-        <Button look="main" className="mt-3" onClick={begin}>
-          State a wall
-        </Button>
-      </div>
+      <FitEmpty
+        title="No wall has been stated yet."
+        says="Say how long it is and of which courses: it is laid from what this build has at hand, and what has to be bought is told before the first brick."
+        words="State a wall"
+        onBegin={begin}
+      />
     );
   const Show = job.planned ? WallsPlanned : WallsStated;
   return (
@@ -157,6 +158,10 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
   };
   const { laying, step } = tools[way];
   const here = of(way);
+  const counted = (w: Way) => {
+    const [l, s] = [tools[w].laying, of(w)];
+    return l && s && { joints: l.joints, unfilled: l.unfilled, pieces: piecesLaid(s, l.pieces) };
+  };
   const laid = useLaid(job, here, laying?.pieces ?? null);
   const plan = usePlan(workbench, version, job, here, laying?.pieces ?? null);
   useEffect(() => {
@@ -197,14 +202,13 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
         </LaidSide>
       }
     >
-      {bad || !laid || !laying || !plan || !here ? (
+      {bad || typeof stated === 'string' || !laid || !laying || !plan || !here ? (
         <h1 className="text-[21px] leading-tight">{bad ?? 'It is being laid…'}</h1>
       ) : (
         <>
           <h1 className="text-[21px] leading-tight">
             {laidHeadline({
               what: 'walls',
-              pieces: laying.pieces.length,
               unfilled: laying.unfilled,
               lots: plan.lots,
               cost: plan.cost,
@@ -217,10 +221,17 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
           <WayChoice
             way={way}
             onWay={setWay}
-            layings={{ firm: tools.firm.laying, 'as it lies': tools['as it lies'].laying }}
+            layings={{ firm: counted('firm'), 'as it lies': counted('as it lies') }}
           />
           <WallDrawings job={job} stated={here} laid={laid} upTo={courses.upTo} />
           <WallCourses job={job} laid={laid} {...courses} />
+          <WeakJoints
+            job={job}
+            problem={stated.firm.problem}
+            pieces={laying.pieces}
+            joints={laid.joints}
+            elementOf={(part) => stated.firm.parts.get(part) ?? here.parts.get(part)}
+          />
           <WallOffers job={job} onTake={(next) => perform(keepWallJob(workbench, next))} />
         </>
       )}
@@ -236,6 +247,11 @@ function WallsPlanned({ job, choice }: LaidProps) {
   const courses = useCourses(job);
   const stated = useStated(workbench, version, job);
   const laid = plannedWalls(job);
+  const source = useBuild((s) => s.source);
+  const standing = useMemo(
+    () => (typeof stated === 'string' ? null : standingWalls(job, stated.firm)),
+    [job, stated],
+  );
   if (!laid || typeof stated === 'string') return null;
   return (
     <FitColumns
@@ -250,6 +266,16 @@ function WallsPlanned({ job, choice }: LaidProps) {
       </p>
       <WallDrawings job={job} stated={stated.firm} laid={laid} upTo={courses.upTo} />
       <WallCourses job={job} laid={laid} {...courses} />
+      {standing && (
+        <WeakJoints
+          job={job}
+          problem={standing.problem}
+          pieces={standing.pieces}
+          joints={laid.joints}
+          elementOf={(part) => stated.firm.parts.get(part)}
+          onMend={(mend) => perform(planMend(workbench, job, stated.firm, mend, source()))}
+        />
+      )}
     </FitColumns>
   );
 }

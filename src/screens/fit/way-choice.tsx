@@ -3,13 +3,18 @@
 import { WAYS, type Way } from '@/core/fit';
 import { count, pieces } from '@/ui/numbers';
 import { WAY_SAYS, WAY_WORDS, weakWords } from '../words/fit';
-import type { LayingSoFar } from './use-laying';
+
+interface Counted {
+  readonly pieces: number;
+  readonly joints: number;
+  readonly unfilled: number;
+}
 
 interface WayChoiceProps {
   readonly way: Way;
   readonly onWay: (way: Way) => void;
   /** What each way comes to, where both are laid beside one another. */
-  readonly layings?: Readonly<Record<Way, LayingSoFar | null>>;
+  readonly layings?: Readonly<Record<Way, Counted | null>>;
 }
 
 /** Firm, or only from what is at hand. */
@@ -26,7 +31,7 @@ export const WayChoice = ({ way, onWay, layings }: WayChoiceProps) => (
           className={`bg-sheet text-ink min-h-11 rounded-md border px-3 py-1 text-left ${w === way ? 'border-ink outline-ink outline-1' : 'border-edge'}`}
         >
           <b>{WAY_WORDS[w]}</b>
-          {l ? ` · ${pieces(l.pieces.length)}` : ''}
+          {l ? ` · ${pieces(l.pieces)}` : ''}
           <span className="text-soft block text-[12px]">
             {l
               ? `${weakWords(l.joints)}${l.unfilled > 0 ? `, ${count(l.unfilled)} left open` : ''}`

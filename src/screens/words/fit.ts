@@ -68,14 +68,14 @@ export function sourceWords(l: SourcedLot): string {
 
 interface Outcome {
   readonly what: 'walls' | 'floor';
-  readonly pieces: number;
   readonly unfilled: number;
   readonly lots: readonly SourcedLot[];
   readonly cost: WorkCost;
 }
 
 /** The answer in a sentence: does it close, and what does it take? */
-export function laidHeadline({ what, pieces: n, unfilled, lots, cost }: Outcome): string {
+export function laidHeadline({ what, unfilled, lots, cost }: Outcome): string {
+  const n = lots.reduce((s, l) => s + l.qty, 0);
   const toBuy = lots.reduce((s, l) => s + l.toBuy, 0);
   const had = lots.reduce((s, l) => s + l.counted + l.roughly, 0);
   if (unfilled > 0)
@@ -113,7 +113,7 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = { firm: 'Firm', 'as it l
 export function plannedHeadline(workbench: Workbench, job: WallJob | FloorJob): string {
   if (!job.planned) return '';
   const modification = workbench.records.modification.get(job.planned.modification);
-  const n = pieces(job.planned.pieces.length);
+  const n = pieces(job.planned.pieces.reduce((s, p) => s + ('plates' in p && p.plates ? 3 : 1), 0));
   const as = modification ? modNo(modification.no) : '';
   return {
     stated: '',

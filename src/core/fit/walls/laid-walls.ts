@@ -97,6 +97,10 @@ export const plannedWalls = (job: WallJob): LaidWalls | null =>
     ends: [],
   };
 
+/** Pieces of a laying as one counts them in a box: where three plates lie for a brick they are three. */
+export const piecesLaid = (stated: StatedWalls, plan: readonly LaidPiece[]): number =>
+  plan.reduce((s, p) => s + (stated.parts.get(p.part)?.each ?? 1), 0);
+
 /** How tall each course begins, in plates from the ground; the last is the height of all. */
 export function courseLevels(job: Pick<WallJob, 'courses'>): number[] {
   const levels = [0];

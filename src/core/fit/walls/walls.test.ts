@@ -13,6 +13,7 @@ import {
   keepWallJob,
   laidWalls,
   layWallAnew,
+  piecesLaid,
   placeOpenings,
   plannedWalls,
   planWalls,
@@ -123,6 +124,7 @@ describe('walls as they are stated', () => {
       [el('plate 1x4', 'ash'), true],
       [el('plate 1x4', 'ash'), true],
     ]);
+    expect(piecesLaid(lies, lies.plan.pieces)).toBe(6);
     const without = laid(bench, { ...job, plates: false }, 'as it lies').plan;
     expect(without.unfilled).toBe(12);
     // A course of plates has the plates: none of them stands in for a brick.
