@@ -182,3 +182,25 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
   await page.goBack();
   await expect(headline(page)).toContainText('How big is it at 1:44?');
 });
+
+for (const [what, size] of [
+  ['a phone', { width: 390, height: 844 }],
+  ['a page at 200 %', { width: 640, height: 400 }],
+] as const)
+  test(`every part of Fit is reached on ${what}`, async ({ page }) => {
+    test.slow();
+    await page.setViewportSize(size);
+    await openBuild(page, /Lightkeeper's House/);
+    await openFit(page, /Size and plot/);
+    for (const part of [/Size and plot/, /Walls/, /Clearance/, /Levels/, /Scale/, /Mass/]) {
+      await showPart(page, part);
+      await expect(headline(page)).toBeVisible();
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([String(part), over]).toEqual([String(part), 0]);
+      await isAccessible(page);
+    }
+    await showPart(page, /Walls/);
+    const plan = page.getByRole('button', { name: /^Plan these/ });
+    await plan.scrollIntoViewIfNeeded();
+    await expect(plan).toBeInViewport();
+  });
