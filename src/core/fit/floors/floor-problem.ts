@@ -15,7 +15,7 @@ export type FloorFault =
   | { readonly fault: 'slab'; readonly w: number; readonly d: number }
   | { readonly fault: 'family' };
 
-/** Where a part may lie: in the field, in any of its colours, or in the kerb. */
+/** Where a part may lie: in the field, in any of its colours, or in the kerb. A kerb of the field's only colour is field. */
 export type Ground = 'field' | 'kerb';
 
 /** A shape of the problem, and what there is of it in each colour: which piece gets which is settled when all lie. */
@@ -40,29 +40,34 @@ export interface StatedFloor {
  * States one layer of a floor. Shapes are counted over all colours of the field, since which tile has which colour does
  * not matter to how they lie; the kerb has what there is of its colour.
  *
- * @param under the pieces of the layer below, whose seams are to be crossed
+ * @param under the pieces of the layer below, whose seams are to be crossed: what they took is no longer at hand
  */
 export function floorProblem(
   workbench: Workbench,
   job: FloorJob,
   way: Way,
-  under: readonly Slab[] = [],
+  under: readonly (Slab & { readonly element: ElementKey })[] = [],
 ): Result<StatedFloor, FloorFault> {
   const fault = floorFault(job);
   if (fault) return fail(fault);
   const shapes = ([1, 2] as const).flatMap((deep) => courseParts(job.family, deep, workbench.elements));
   if (shapes.length === 0) return fail({ fault: 'family' });
-  const field = job.colours.map((c) => c.colour).filter((c) => c !== job.kerb?.colour);
-  const all = [
-    ...new Set([...field, ...(job.kerb ? [job.kerb.colour] : []), ...job.colours.map((c) => c.colour)]),
-  ];
-  const elements = shapes.flatMap((s) => all.map((c) => elementKey(s.part.id, c)));
+  // Where the kerb's colour is one of the field's too, the kerb has what there is of it.
+  const kerb = kerbColour(job);
+  const field = job.colours.map((c) => c.colour).filter((c) => c !== kerb);
+  const elements = shapes.flatMap((s) =>
+    [...new Set([...job.colours.map((c) => c.colour), ...(kerb ? [kerb] : [])])].map((c) =>
+      elementKey(s.part.id, c),
+    ),
+  );
   const supplies = suppliesFor(workbench, elements);
   const atHand = new Map(elements.map((e) => [e, supplies(e).atHand]));
+  for (const { element } of under) atHand.set(element, Math.max(0, (atHand.get(element) ?? 0) - 1));
   const stated = (ground: Ground, colours: readonly ColourId[]) =>
     shapes.flatMap((s): [FloorProblem['parts'][number], FloorPart][] => {
-      const had = colours.reduce((n, c) => n + supplies(elementKey(s.part.id, c)).atHand, 0);
-      const prices = colours.flatMap((c) => supplies(elementKey(s.part.id, c)).price ?? []);
+      const mine = colours.map((c) => elementKey(s.part.id, c));
+      const had = mine.reduce((n, e) => n + (atHand.get(e) ?? 0), 0);
+      const prices = mine.flatMap((e) => supplies(e).price ?? []);
       const price = way === 'as it lies' || prices.length === 0 ? null : Math.min(...prices);
       if (had === 0 && price === null) return [];
       const id = `${ground}: ${s.part.id}`;
@@ -70,11 +75,7 @@ export function floorProblem(
       const limit = price === null ? 0 : PLENTY;
       return [[{ id, colour: ground, w: s.deep, d: s.length, stock: had, price, limit }, part]];
     });
-  // Where the kerb's colour is one of the field's too, the kerb has what there is of it.
-  const parts = [
-    ...stated('field', field.length > 0 ? field : job.colours.map((c) => c.colour)),
-    ...(job.kerb ? stated('kerb', [job.kerb.colour]) : []),
-  ];
+  const parts = [...stated('field', field), ...(kerb ? stated('kerb', [kerb]) : [])];
   const slabs = slabsOf(job, parts);
   if (!slabs) return fail({ fault: 'slab', ...job.slab });
   return ok({
@@ -94,6 +95,10 @@ export function floorProblem(
     way,
   });
 }
+
+/** The colour of a kerb that is another ground than the field; null where there is none, or the field has no other. */
+const kerbColour = (job: FloorJob): ColourId | null =>
+  job.kerb && job.colours.some((c) => c.colour !== job.kerb!.colour) ? job.kerb.colour : null;
 
 const rectOf = ({ x, y, w, d }: Slab): Slab => ({ x, y, w, d });
 
@@ -116,7 +121,7 @@ function areasOf(job: FloorJob): FloorProblem['areas'] {
   if (!job.kerb) return [{ ...all, colours: ['field'] }];
   const k = job.kerb.width;
   return [
-    { ...all, colours: ['kerb'] },
+    { ...all, colours: [kerbColour(job) ? 'kerb' : 'field'] },
     { x: k, y: k, w: w - 2 * k, d: d - 2 * k, colours: ['field'] },
   ];
 }

@@ -12,10 +12,11 @@ import {
   laidFloor,
   layFloorAnew,
   planFloor,
+  type FloorPiece,
   type LaidFloor,
   type Way,
 } from '../index';
-import { patternSlabs, type Slab } from './patterns';
+import { patternSlabs } from './patterns';
 import type { Workbench } from '../../workbench';
 
 const STOCK = ['ash', 'kelp', 'bark'].flatMap((c) => [
@@ -29,14 +30,20 @@ const STOCK = ['ash', 'kelp', 'bark'].flatMap((c) => [
 ]);
 const colour = (c: string) => asId<ColourId>(c);
 
-function laid(bench: Workbench, job: FloorJob, under: readonly Slab[] = [], way: Way = 'firm') {
+function laid(
+  bench: Workbench,
+  job: FloorJob,
+  under: readonly FloorPiece[] = [],
+  way: Way = 'firm',
+  layer = 0,
+) {
   const made = floorProblem(bench, job, way, under);
   if (!made.ok) throw new Error(JSON.stringify(made.reason));
   const laying = quickLaying(made.value.problem);
   const { pieces } = laying.plan({ proven: false, seconds: 0 });
   expect(faultOf(made.value.problem)).toBeNull();
   expect(judgeLaying(made.value.problem, pieces)).toEqual({ fault: null, ...laying.score });
-  return { stated: made.value, plan: pieces, floor: laidFloor(job, made.value, pieces) };
+  return { stated: made.value, plan: pieces, floor: laidFloor(job, made.value, pieces, layer) };
 }
 
 /** By place: which piece lies there. Fails where two do, or one lies outside. */
@@ -152,6 +159,44 @@ describe('a floor', () => {
     expect(seams(floor)).toBeLessThan(seams(over));
     expect(stated.problem.under).toHaveLength(below.length);
   });
+
+  it.each<[string, Partial<FloorJob>]>([
+    ['of two layers', { family: 'plate', layers: 2, pattern: 'free' }],
+    ['with a kerb of its only colour', { kerb: { colour: colour('ash'), width: 1 } }],
+    [
+      'with a kerb of one of its colours',
+      {
+        kerb: { colour: colour('kelp'), width: 1 },
+        colours: [
+          { colour: colour('ash'), share: 1 },
+          { colour: colour('kelp'), share: 1 },
+        ],
+      },
+    ],
+  ])(
+    '%s counts what is at hand once: as it lies it buys nothing, and what is drawn as bought is bought',
+    (_, more) => {
+      const scarce = fitWorkbench([
+        '6 plate 2x4 ash',
+        '9 plate 1x2 ash',
+        '20 tile 1x2 ash',
+        '9 tile 2x2 ash',
+        '12 tile 1x2 kelp',
+      ]);
+      const job = floorJobOf(more);
+      for (const way of ['as it lies', 'firm'] as const) {
+        const first = laid(scarce, job, [], way).floor;
+        const layers = job.layers > 1 ? [first, laid(scarce, job, first.pieces, way, 1).floor] : [first];
+        const { lots } = planFloor(scarce, job, layers, testSource(way));
+        const toBuy = new Map(lots.flatMap((l) => (l.toBuy > 0 ? [[l.element, l.toBuy] as const] : [])));
+        const drawn = new Map<string, number>();
+        for (const p of layers.flatMap((l) => l.pieces))
+          if (p.bought) drawn.set(p.element, (drawn.get(p.element) ?? 0) + 1);
+        expect([way, drawn]).toEqual([way, toBuy]);
+        if (way === 'as it lies') expect(toBuy.size).toBe(0);
+      }
+    },
+  );
 
   it.each<[string, Partial<FloorJob>, object]>([
     [

@@ -46,13 +46,14 @@ export function laidFloor(
   const random = seededRandom(job.width * 131 + job.depth);
   const left = new Map(stated.atHand);
   const field = shapes.filter((s) => s.ground === 'field');
+  for (const s of shapes) if (s.ground === 'kerb') takeOne(left, elementKey(s.part, job.kerb!.colour));
   const colours = shareOut(job, field, left, random, stated.way === 'firm');
+  const there = new Map(stated.atHand);
   const pieces = shapes.map((s): FloorPiece => {
     const colour = s.ground === 'kerb' ? job.kerb!.colour : colours.get(s)!;
     const element = elementKey(s.part, colour);
-    const had = left.get(element) ?? 0;
-    left.set(element, had - 1);
-    return { element, layer, x: s.x, y: s.y, w: s.w, d: s.d, bought: had <= 0 };
+    const bought = takeOne(there, element) < 0;
+    return { element, layer, x: s.x, y: s.y, w: s.w, d: s.d, bought };
   });
   const shares = new Map<ColourId, number>();
   for (const s of field) shares.set(colours.get(s)!, (shares.get(colours.get(s)!) ?? 0) + s.w * s.d);
@@ -101,11 +102,17 @@ function shareOut(
     const [best] = job.colours.map((c) => c.colour).sort((a, b) => worth(b) - worth(a));
     colours.set(shape, best!);
     lacks.set(best!, lacks.get(best!)! - size);
-    const element = elementKey(shape.part, best!);
-    left.set(element, (left.get(element) ?? 0) - 1);
+    takeOne(left, elementKey(shape.part, best!));
     for (const k of inside(shape)) near.set(k, best!);
   }
   return colours;
+}
+
+/** Takes one of an element, and says how many are left: below zero it was not there. */
+function takeOne(left: Map<ElementKey, number>, element: ElementKey): number {
+  const now = (left.get(element) ?? 0) - 1;
+  left.set(element, now);
+  return now;
 }
 
 function* inside({ x, y, w, d }: Slab): Generator<string> {

@@ -59,28 +59,24 @@ export function inBuildingOrder<P extends LaidPiece>(job: WallJob, pieces: reado
 export function laidWalls(job: WallJob, stated: StatedWalls, plan: readonly LaidPiece[]): LaidWalls {
   const { problem } = stated;
   const parts = new Map(problem.parts.map((p) => [p.id, p]));
-  const used = new Map<string, number>();
-  const ends = new Map<string, RunsOut>();
+  const used = new Map<ElementKey, number>();
+  const ends = new Map<ElementKey, RunsOut>();
   const pieces = inBuildingOrder(job, plan).flatMap((p) => {
     const part = parts.get(p.part);
     const means = stated.parts.get(p.part);
     if (!('wall' in p) || !part || !means) return [];
-    const nth = (used.get(p.part) ?? 0) + 1;
-    used.set(p.part, nth);
-    const bought = nth > part.stock;
+    const { element, each, supply } = means;
+    const now = (used.get(element) ?? 0) + each;
+    used.set(element, now);
+    // Counted by element, as the plan takes them: several courses may want the same.
+    const bought = now > supply.atHand;
     if (bought) {
-      const known = ends.get(p.part);
-      ends.set(p.part, {
-        element: means.element,
-        atHand: part.stock,
-        course: known?.course ?? p.course,
-        bought: (known?.bought ?? 0) + means.each,
-      });
+      const course = ends.get(element)?.course ?? p.course;
+      ends.set(element, { element, atHand: supply.atHand, course, bought: now - supply.atHand });
     }
     const along = p.across ? (part.deep ?? 1) : part.length;
     const { wall, course, at, row = 0 } = p;
-    const plates = means.each === 3;
-    return [{ element: means.element, plates, wall, course, at, along, row, bought }];
+    return [{ element, plates: each === 3, wall, course, at, along, row, bought }];
   });
   const weak = weakPlaces(problem, plan);
   const joints = weak.joints.flatMap((j) => ('wall' in j ? [j] : []));

@@ -5,19 +5,22 @@ import { planWork, type PlannedWork, type Workbench } from '../../workbench';
 import { weakPlaces, type LaidPiece } from '../lay';
 import type { WallsProblem } from '../lay/problem';
 import type { Mend } from './mend';
-import { laidWalls } from './laid-walls';
+import type { DrawnPiece } from './laid-walls';
 import type { StatedWalls } from './wall-problem';
 
 /** Walls that were planned, as the engine sees them: what they took counts as theirs. */
 export interface StandingWalls {
   readonly problem: WallsProblem;
-  readonly pieces: readonly LaidPiece[];
+  readonly pieces: readonly WallPiece[];
 }
 
-/** The pieces of walls as they were planned, stated again; null where a part of them is known no more. */
+type WallPiece = Extract<LaidPiece, { readonly wall: string }>;
+
+/** The pieces of walls one stud thick as they were planned, stated again; null where a part is known no more. */
 export function standingWalls(job: WallJob, stated: StatedWalls): StandingWalls | null {
+  if (job.thick > 1) return null;
   const idOf = new Map([...stated.parts].map(([id, p]) => [`${p.element} ${p.each}`, id]));
-  const pieces: LaidPiece[] = [];
+  const pieces: WallPiece[] = [];
   const taken = new Map<string, number>();
   for (const p of job.planned?.pieces ?? []) {
     const part = idOf.get(`${p.element} ${p.plates ? 3 : 1}`);
@@ -62,16 +65,39 @@ export function planMend(
   const work = intoItsOwn(workbench, job, planWork(workbench, [plan], `mend ${job.name}`, source));
   const standing = standingWalls(job, stated);
   if (!standing || !job.planned || work.problems.length > 0) return work;
-  const isOut = (p: LaidPiece) =>
-    mend.out.some(
-      (o) => 'wall' in o && 'wall' in p && o.wall === p.wall && o.course === p.course && o.at === p.at,
-    );
-  const pieces = [...standing.pieces.filter((p) => !isOut(p)), ...mend.laid];
-  const laid = laidWalls(job, { ...stated, problem: standing.problem }, pieces);
-  const joints = weakPlaces(standing.problem, pieces).joints.flatMap((j) => ('wall' in j ? [j] : []));
-  const planned = { ...job.planned, pieces: laid.pieces, joints };
+  const isOut = (p: { readonly wall: string; readonly course: number; readonly at: number }) =>
+    mend.out.some((o) => 'wall' in o && o.wall === p.wall && o.course === p.course && o.at === p.at);
+  const laid = [...standing.pieces.filter((p) => !isOut(p)), ...mend.laid];
+  const joints = weakPlaces(standing.problem, laid).joints.flatMap((j) => ('wall' in j ? [j] : []));
+  const stays = job.planned.pieces.filter((p) => !isOut(p));
+  const planned = {
+    ...job.planned,
+    pieces: [...stays, ...drawnOf(stated, mend)].sort(fromTheBottom),
+    joints,
+  };
   return { ...work, diff: joinDiffs(work.diff, changed('wallJob', job, { planned })) };
 }
+
+/** What a mend lays, as it is drawn: bought beyond what is free and what the mend itself takes out. */
+function drawnOf(stated: StatedWalls, mend: Mend): DrawnPiece[] {
+  const lengths = new Map(stated.problem.parts.map((p) => [p.id, p]));
+  const free = new Map<string, number>();
+  for (const p of mend.out) free.set(p.part, (free.get(p.part) ?? 0) + 1);
+  return mend.laid.flatMap((p): DrawnPiece[] => {
+    const [part, means] = [lengths.get(p.part), stated.parts.get(p.part)];
+    if (!('wall' in p) || !part || !means) return [];
+    const left = (free.get(p.part) ?? 0) + part.stock;
+    free.set(p.part, (free.get(p.part) ?? 0) - 1);
+    const { wall, course, at } = p;
+    const plates = means.each === 3;
+    return [
+      { element: means.element, plates, wall, course, at, along: part.length, row: 0, bought: left <= 0 },
+    ];
+  });
+}
+
+const fromTheBottom = (a: DrawnPiece, b: DrawnPiece): number =>
+  a.course - b.course || (a.wall < b.wall ? -1 : a.wall > b.wall ? 1 : a.at - b.at);
 
 /** The swap as the last entry of the modification that the walls were planned as; by itself where that is gone. */
 function intoItsOwn(workbench: Workbench, job: WallJob, work: PlannedWork): PlannedWork {

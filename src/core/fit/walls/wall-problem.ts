@@ -1,5 +1,4 @@
 import type { ElementKey } from '../../parts';
-import { splitElementKey } from '../../parts';
 import type { WallJob } from '../../records';
 import type { ColourId } from '../../shared/ids';
 import { ok, type Result } from '../../shared/result';
@@ -155,23 +154,26 @@ function stonesOf(
 
 type StatedPart = readonly [WallsProblem['parts'][number], WallPart];
 
-/** The parts of all matters of a job, with what is at hand of each. */
+/**
+ * The parts of all matters of a job, with what is at hand of each. What several of them could take is stated once, for the
+ * first: what is seen before what is hidden, a plate as a plate before three of them as a brick.
+ */
 function partsOf(workbench: Workbench, job: WallJob, way: Way): StatedPart[] {
   const matters = new Map<string, Matter>();
   const add = (m: Matter) => matters.set(matterKey(m), m);
   job.courses.forEach(add);
   job.panels.forEach(add);
   if (job.corners !== null) for (const { family } of job.courses) add({ colour: job.corners, family });
-  const seen = [...matters.values()].filter((m) => m.colour !== null);
-  /** What is hidden takes colours that nothing seen is made of, so that no piece is counted twice. */
-  const isSpoken = (family: string, colour: ColourId) =>
-    seen.some((m) => m.family === family && m.colour === colour);
-  const wanted = [...matters.values()].flatMap((m) => choicesOf(workbench, job, m, isSpoken));
+  const rank = (c: Choice) => (c.matter.colour === null ? 2 : 0) + (c.each === 3 ? 1 : 0);
+  const wanted = [...matters.values()]
+    .flatMap((m) => choicesOf(workbench, job, m))
+    .sort((a, b) => rank(a) - rank(b));
   const supplies = suppliesFor(workbench, new Set(wanted.map((w) => w.element)));
-  const plateCourses = new Set(seen.flatMap((m) => (m.family === 'plate' ? [m.colour] : [])));
-  const stated = wanted.flatMap(({ matter, shape, element, each, colour }): StatedPart[] => {
+  const claimed = new Set<ElementKey>();
+  const stated = wanted.flatMap(({ matter, shape, element, each }): StatedPart[] => {
     const supply = supplies(element);
-    const stock = each === 3 && plateCourses.has(colour) ? 0 : Math.floor(supply.atHand / each);
+    const stock = claimed.has(element) ? 0 : Math.floor(supply.atHand / each);
+    if (stock > 0) claimed.add(element);
     const price = way === 'as it lies' || supply.price === null ? null : supply.price * each;
     // Of any colour at hand only what is at hand is stated, and what is cheapest to buy below.
     if (stock === 0 && (price === null || (matter.colour === null && each === 3))) return [];
@@ -202,15 +204,9 @@ interface Choice {
   readonly shape: CoursePart;
   readonly element: ElementKey;
   readonly each: 1 | 3;
-  readonly colour: ColourId | null;
 }
 
-function choicesOf(
-  workbench: Workbench,
-  job: WallJob,
-  matter: Matter,
-  isSpoken: (family: string, colour: ColourId) => boolean,
-): Choice[] {
+function choicesOf(workbench: Workbench, job: WallJob, matter: Matter): Choice[] {
   const deeps = job.thick === 2 ? ([1, 2] as const) : ([1] as const);
   const shapes = deeps.flatMap((d) =>
     courseParts(matter.family, d, workbench.elements).map((shape) => ({ shape, each: 1 as const })),
@@ -220,15 +216,9 @@ function choicesOf(
   );
   const all = [...shapes, ...(job.plates && matter.family === 'brick' ? plates : [])];
   return all.flatMap(({ shape, each }) =>
-    inColours(shape.part.id, matter.colour, workbench).flatMap((element): Choice[] => {
-      const colour = matter.colour ?? colourOf(element);
-      if (matter.colour === null && isSpoken(shape.part.family.name, colour)) return [];
-      return [{ matter, shape, element, each, colour }];
-    }),
+    inColours(shape.part.id, matter.colour, workbench).map((element) => ({ matter, shape, element, each })),
   );
 }
-
-const colourOf = (element: ElementKey): ColourId => splitElementKey(element).colour;
 
 /** Of a hidden course only the cheapest colour of each shape is offered to buy: which one it is does not matter. */
 function cheapestHidden(stated: readonly StatedPart[]): StatedPart[] {

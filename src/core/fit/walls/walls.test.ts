@@ -223,6 +223,55 @@ describe('walls as they are laid', () => {
     ]));
 });
 
+describe('what is at hand', () => {
+  // Plates that also stand for bricks, hidden courses, and courses of plates: all want the same plates.
+  const hungry = (seed: number): WallJob => ({
+    ...randomWallJob(seed),
+    plates: true,
+    courses: coursesOf('any', 'ash', 'ash plate', 'any plate', seed % 2 ? 'kelp' : 'any'),
+    openings: [],
+    panels: [],
+  });
+  const bench = fitWorkbench([...STOCK, '4 plate 1x4 kelp', '7 plate 1x2 bark', '5 brick 1x2 bark']);
+
+  it('is counted once, however many courses may take it', () => {
+    for (let seed = 1; seed <= 30; seed++) {
+      const made = wallsProblem(bench, hungry(seed), 'firm');
+      if (!made.ok) continue;
+      const counted = new Map<string, number>();
+      for (const p of made.value.problem.parts) {
+        const { element, each } = made.value.parts.get(p.id)!;
+        counted.set(element, (counted.get(element) ?? 0) + p.stock * each);
+      }
+      for (const { element, supply } of made.value.parts.values())
+        expect(counted.get(element)!).toBeLessThanOrEqual(supply.atHand);
+    }
+  });
+
+  it('is all that is taken as it lies; what is drawn as bought is what the plan buys', () => {
+    let laidOnce = 0;
+    for (let seed = 1; seed <= 30; seed++)
+      for (const way of ['firm', 'as it lies'] as const) {
+        const job = hungry(seed);
+        const made = wallsProblem(bench, job, way);
+        if (!made.ok) continue;
+        laidOnce++;
+        const { pieces } = quickLaying(made.value.problem).plan({ proven: false, seconds: 0 });
+        const { lots, work } = planWalls(bench, job, made.value, pieces, testSource(`${seed}${way}`));
+        expect(work.problems).toEqual([]);
+        const drawn = laidWalls(job, made.value, pieces).pieces.filter((p) => p.bought);
+        const bought = new Set(drawn.map((p) => p.element));
+        expect([seed, way, [...bought].sort()]).toEqual([
+          seed,
+          way,
+          lots.flatMap((l) => (l.toBuy > 0 ? [l.element] : [])).sort(),
+        ]);
+        if (way === 'as it lies') expect(bought.size).toBe(0);
+      }
+    expect(laidOnce).toBeGreaterThan(50);
+  });
+});
+
 describe('a laying that is planned', () => {
   const job = wallJobOf({ courses: coursesOf('ash', 'kelp', 'ash') });
 
