@@ -1,9 +1,9 @@
 'use client';
 
 import clsx from 'clsx';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { hexOfLab } from '@/core/colour';
-import { batchOf, takeTally, type Tally } from '@/core/ledger';
+import { batchOf, type Tally } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import {
   Ages,
@@ -18,6 +18,7 @@ import { deleteEntries } from '@/core/workbench';
 import { Button, Key } from '@/ui/button';
 import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { FADING_SHORT, inWords, recommendation, differenceWords } from '../words/colour';
 import { EyeDialog } from './eye-dialog';
@@ -62,16 +63,12 @@ export function FadingTab({ onTry, opensAt = null }: FadingTabProps) {
   );
   const chosen = report?.options.find((s) => s.name === (option ?? report.recommended));
   const standing = zone && standingPlan(workbench, zone.zone, zone.colour);
-  useEffect(() => {
-    if (!report || !chosen || standing || chosen.comesIn.length === 0) return onTry(null);
+  const tried = useMemo(() => {
+    if (!report || !chosen || standing || chosen.comesIn.length === 0) return null;
     let n = 0;
-    const { entries } = planFadingOption(workbench, report, chosen, { newId: () => `try-${n++}`, now: '' });
-    onTry(
-      workbench.planned.trying(entries, [], () =>
-        takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
-      ),
-    );
-  }, [workbench, report, chosen, standing, onTry]);
+    return planFadingOption(workbench, report, chosen, { newId: () => `try-${n++}`, now: '' }).entries;
+  }, [workbench, report, chosen, standing]);
+  useTrying(tried, onTry);
   const plan = () => {
     if (!report || !chosen) return;
     if (chosen.name === 'whiten') return setSheet('whiten');

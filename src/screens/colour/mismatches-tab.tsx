@@ -1,8 +1,8 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { isOpen, planFixes, type AgedApart, type Audit, type Fix, type Register } from '@/core/mismatch';
-import { takeTally, type Tally } from '@/core/ledger';
+import type { Tally } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
 import { readMoney } from '@/core/shared/money';
 import { Button, Key } from '@/ui/button';
@@ -10,6 +10,7 @@ import { Input } from '@/ui/field';
 import { costOfWork } from '@/core/workbench';
 import { money, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
 import { AgedRows } from './aged-rows';
@@ -60,15 +61,7 @@ export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabP
     return chosen.length === 0 ? [] : planFixes(workbench, chosen, { newId: tryIds(), now: '' }).entries;
   }, [workbench, version, chosen]);
   const { cost, unpriced } = costOfWork(tried);
-  useEffect(() => {
-    const entries = tried;
-    if (entries.length === 0) return onTry(null);
-    onTry(
-      workbench.planned.trying(entries, [], () =>
-        takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
-      ),
-    );
-  }, [workbench, tried, onTry]);
+  useTrying(tried, onTry);
   const plan = () => {
     if (chosen.length === 0) return;
     const work = planFixes(workbench, chosen, source());

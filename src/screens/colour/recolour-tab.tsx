@@ -1,13 +1,14 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { mapName, planRecolour, planSteps, stepCosts, type ColourMap } from '@/core/recolouring';
 import { seenLots, type Register } from '@/core/mismatch';
-import { takeTally, type Tally } from '@/core/ledger';
+import type { Tally } from '@/core/ledger';
 import type { ColourId, ZoneId } from '@/core/shared/ids';
 import { Button, Key } from '@/ui/button';
 import { count, money, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useTrying } from '../common/use-trying';
 import { thisYear } from '../common/use-register';
 import { useCommands } from '../commands';
 import { RecolourLeft } from './recolour-left';
@@ -45,16 +46,13 @@ export function RecolourTab({
   const costs = useMemo(() => stepCosts(workbench, plan, steps), [workbench, plan, steps]);
   const chosenCost = costs.reduce((s, x) => s + x.cost, 0);
   const unpriced = costs.reduce((s, x) => s + x.unpriced, 0);
-  useEffect(() => {
-    if (plan.lots.length === 0) return onTry(null);
+  const tried = useMemo(() => {
     let n = 0;
-    const { entries } = planSteps(workbench, plan, steps, 'try', { newId: () => `try-${n++}`, now: '' });
-    onTry(
-      workbench.planned.trying(entries, [], () =>
-        takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
-      ),
-    );
-  }, [workbench, plan, steps, onTry]);
+    return plan.lots.length === 0
+      ? null
+      : planSteps(workbench, plan, steps, 'try', { newId: () => `try-${n++}`, now: '' }).entries;
+  }, [workbench, plan, steps]);
+  useTrying(tried, onTry);
   const commit = () => {
     if (steps.length > 0) perform(planSteps(workbench, plan, steps, mapName(map), source()));
     setPairs(new Map());

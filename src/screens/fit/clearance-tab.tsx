@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { cutBack, sweptBy, swingRadius, vehiclesAlong } from '@/core/fit';
+import { cutBack, roomIn, sweptBy, swingRadius, vehiclesAlong } from '@/core/fit';
 import { Check } from '@/ui/field';
 import { NumberBox } from './number-box';
 import { Figure, Sum, Sums } from './result';
@@ -154,8 +154,7 @@ function Platform() {
   const [platform, setPlatform] = useState(64);
   const [length, setLength] = useState(30);
   const [gap, setGap] = useState(2);
-  const n = vehiclesAlong(platform, length, gap);
-  const over = platform - n * length - Math.max(0, n - 1) * gap;
+  const { n, left } = vehiclesAlong(platform, length, gap);
   return (
     <Sum
       title="Vehicles along a platform"
@@ -168,7 +167,7 @@ function Platform() {
       }
     >
       <p role="status">
-        <b>{n}</b> {n === 1 ? 'stands' : 'stand'} along it, {Math.round(over * 10) / 10} studs are left.
+        <b>{n}</b> {n === 1 ? 'stands' : 'stand'} along it, {Math.round(left * 10) / 10} studs are left.
       </p>
       <svg viewBox={`0 0 ${platform} ${Math.max(4, platform / 14)}`} className="mt-2 h-8 w-full" aria-hidden>
         <path d={`M0 ${platform / 16}H${platform}`} stroke="#161616" strokeWidth={platform / 200} />
@@ -233,9 +232,10 @@ function Swing() {
 function Gate() {
   const [gate, setGate] = useState({ width: 6, height: 8 });
   const [load, setLoad] = useState({ width: 5, height: 7 });
-  const side = gate.width - load.width;
-  const over = gate.height - load.height;
-  const fits = side >= 0 && over >= 0;
+  const { beside, above, passes } = roomIn(gate, load);
+  const lack = [beside < 0 ? `${-beside} mm in width` : '', above < 0 ? `${-above} mm in height` : ''].filter(
+    Boolean,
+  );
   return (
     <Sum
       title="Through a gate, under a shelf"
@@ -277,10 +277,10 @@ function Gate() {
       }
     >
       <p role="status">
-        {fits
-          ? `It passes: ${(side * 8).toFixed(1)} mm beside it, ${(over * 3.2).toFixed(1)} mm above it.`
-          : `▲ It does not pass: ${[side < 0 ? `${(-side * 8).toFixed(1)} mm in width` : '', over < 0 ? `${Math.ceil(-over)} plates in height` : ''].filter(Boolean).join(' and ')} lack.`}
-        {fits && side === 0 ? ' It touches at both sides: half a plate of room is 1.6 mm.' : ''}
+        {passes
+          ? `It passes: ${beside} mm beside it, ${above} mm above it.`
+          : `▲ It does not pass: ${lack.join(' and ')} lack.`}
+        {passes && beside === 0 ? ' It touches at both sides: leave 1.6 mm, half a plate.' : ''}
       </p>
     </Sum>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import {
   deleteFloorJob,
   floorProblem,
@@ -12,11 +12,12 @@ import {
   planFloor,
   type Way,
 } from '@/core/fit';
-import { takeTally, type Tally } from '@/core/ledger';
+import type { Tally } from '@/core/ledger';
 import type { FloorJob } from '@/core/records';
 import { Button, Key } from '@/ui/button';
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { firmWords, floorFaultWords, laidHeadline, plannedHeadline, shareWords } from '../words/fit';
 import { FitColumns } from './fit-columns';
@@ -26,6 +27,7 @@ import { FloorPlan } from './floor-plan';
 import { JobChoice } from './job-choice';
 import { LaidSide } from './laid-side';
 import { PlannedSide } from './planned-side';
+import { useJobs } from './use-jobs';
 import { useLaying } from './use-laying';
 import { WayChoice } from './way-choice';
 
@@ -34,19 +36,13 @@ const SECONDS = 12;
 /** Floors, pavings and bases: what is wanted, how it lies from above, with what. */
 export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
   const workbench = useBuild((s) => s.workbench);
-  const version = useBuild((s) => s.version);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
-  const jobs = useMemo(() => {
-    void version;
-    return [...workbench.records.floorJob.values()].filter((j) => j.build === workbench.build);
-  }, [workbench, version]);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const job = jobs.find((j) => j.id === chosen) ?? jobs[0];
+  const { jobs, job, choose } = useJobs('floorJob');
   const begin = () => {
     const made = newFloorJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
     perform(keepFloorJob(workbench, made));
-    setChosen(made.id);
+    choose(made.id);
   };
   if (!job)
     return (
@@ -68,7 +64,7 @@ export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
           label="Floors"
           jobs={jobs}
           chosen={job}
-          onChoose={setChosen}
+          onChoose={choose}
           onBegin={begin}
           onDelete={() => perform(deleteFloorJob(job))}
         />
@@ -125,16 +121,7 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
       ? planFloor(workbench, job, layers, { newId: () => `try-${n++}`, now: '' })
       : null;
   }, [workbench, version, job, layers]);
-  useEffect(() => {
-    onTry(
-      plan
-        ? workbench.planned.trying(plan.work.entries, [], () =>
-            takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
-          )
-        : null,
-    );
-    return () => onTry(null);
-  }, [workbench, plan, onTry]);
+  useTrying(plan?.work.entries ?? null, onTry);
   const laidPieces = layers.reduce((s, l) => s + l.pieces.length, 0);
   const commit = () => {
     if (laidPieces > 0) perform(planFloor(workbench, job, layers, source()).work);
@@ -146,8 +133,9 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
   const shown = layer === 1 && second.laid ? second : first;
   const joints = layers.reduce((s, l) => s + l.joints.length, 0);
   const busy = [first, second].some((l) => ['first', 'looking', 'waiting'].includes(l.tools.step) && l.laid);
-  const proven =
-    layers.length > 0 && [first, second].every((l) => !l.laid || (l.tools.laying?.proven ?? false));
+  // Of a mix the shapes alone are proven, and of two layers each for what lies below it: neither says so of the whole.
+  const isWhole = job.layers === 1 && job.colours.length === 1;
+  const proven = isWhole && (first.tools.laying?.proven ?? false);
   return (
     <FitColumns
       left={
@@ -162,7 +150,7 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
           cost={plan?.cost ?? null}
           problems={plan?.work.problems.length ?? 0}
           tools={shown.tools}
-          isMixed={job.colours.length > 1}
+          isWhole={isWhole}
         >
           <Button look="main" onClick={commit} disabled={laidPieces === 0}>
             Plan these {pieces(laidPieces)} <Key>P</Key>

@@ -17,8 +17,8 @@ interface LaidSideProps {
   /** Entries that could not be planned. */
   readonly problems: number;
   readonly tools: LayingTools;
-  /** True where colours are shared out after the shapes lie: the bounds then are of the shapes alone, and are not shown. */
-  readonly isMixed?: boolean;
+  /** False where what is looked for is a part of it: the shapes without their colours, one of two layers. */
+  readonly isWhole?: boolean;
   /** What is done with it. */
   readonly children: ReactNode;
 }
@@ -34,10 +34,12 @@ const STEP_WORDS: Readonly<Record<LayingStep, string>> = {
 
 /** The pieces of a laying and where they come from, how near it is to the best, and what is done with it. */
 export function LaidSide(props: LaidSideProps) {
-  const { lots, cost, problems, tools, isMixed = false, children } = props;
+  const { lots, cost, problems, tools, isWhole = true, children } = props;
   const { laying, step, bounds, look, stop } = tools;
   const sorted = [...lots].sort((a, b) => byElementName(a.element, b.element));
   const busy = step === 'looking' || step === 'waiting';
+  // What is looked for weighs parts without a price by a guess: its figures are told where they are the plan's.
+  const isTold = isWhole && cost?.unpriced === 0 && laying?.money === cost.cost;
   return (
     <aside
       aria-label="Pieces and where from"
@@ -66,7 +68,7 @@ export function LaidSide(props: LaidSideProps) {
       )}
       <div className="no-print">
         <h2 className="mt-4 text-[16px]">How near to the best</h2>
-        {bounds.length > 1 && !isMixed && (
+        {bounds.length > 1 && isTold && (
           <ClosingBounds
             bounds={bounds}
             busy={busy}
@@ -75,9 +77,9 @@ export function LaidSide(props: LaidSideProps) {
         )}
         <p className="text-soft mb-2" role="status">
           {laying?.proven
-            ? isMixed
-              ? 'Proven for the shapes; their colours are shared out after.'
-              : 'Proven: nothing better is possible.'
+            ? isWhole
+              ? 'Proven: nothing better is possible.'
+              : 'Proven of the shapes of this layer alone.'
             : STEP_WORDS[step]}
         </p>
         <div className="mb-4 flex gap-2">

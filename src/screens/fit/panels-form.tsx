@@ -1,6 +1,5 @@
 'use client';
 
-import { X } from 'lucide-react';
 import { COURSE_FAMILIES } from '@/core/fit';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
@@ -8,6 +7,7 @@ import { Field, Select } from '@/ui/field';
 import { ColourSelect } from './colour-select';
 import { NumberBox } from './number-box';
 import { rowsOf } from './rows-of';
+import { WallPlace } from './wall-place';
 
 type Panel = WallJob['panels'][number];
 
@@ -61,61 +61,26 @@ interface RowProps {
 
 function PanelRow({ no, job, panel: p, onChange, onDelete }: RowProps) {
   const set = (more: Partial<Panel>) => onChange({ ...p, ...more });
+  const matter = (
+    <>
+      <ColourSelect
+        label={`Area ${no}: colour`}
+        none="any, hidden"
+        value={p.colour}
+        onChange={(colour) => set({ colour })}
+      />
+      <Field label="Of">
+        <Select value={p.family} onChange={(e) => set({ family: e.target.value })}>
+          {COURSE_FAMILIES.map((f) => (
+            <option key={f}>{f}</option>
+          ))}
+        </Select>
+      </Field>
+    </>
+  );
   return (
-    <li className="border-rule rounded-md border p-2">
-      <div className="flex items-end gap-2">
-        <ColourSelect
-          label={`Area ${no}: colour`}
-          none="any, hidden"
-          value={p.colour}
-          onChange={(colour) => set({ colour })}
-        />
-        <Field label="Of">
-          <Select value={p.family} onChange={(e) => set({ family: e.target.value })}>
-            {COURSE_FAMILIES.map((f) => (
-              <option key={f}>{f}</option>
-            ))}
-          </Select>
-        </Field>
-        <Button look="bare" aria-label={`Delete area ${no}`} onClick={onDelete}>
-          <X size={14} aria-hidden />
-        </Button>
-      </div>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {job.walls.length > 1 && (
-          <Field label="In">
-            <Select value={p.wall} onChange={(e) => set({ wall: e.target.value })}>
-              {job.walls.map((w) => (
-                <option key={w.id} value={w.id}>
-                  {w.name}
-                </option>
-              ))}
-            </Select>
-          </Field>
-        )}
-        <NumberBox label="From stud" value={p.from} least={0} most={400} onChange={(from) => set({ from })} />
-        <NumberBox
-          label="Studs wide"
-          value={p.width}
-          least={1}
-          most={400}
-          onChange={(width) => set({ width })}
-        />
-        <NumberBox
-          label="From course"
-          value={p.bottom + 1}
-          least={1}
-          most={80}
-          onChange={(n) => set({ bottom: n - 1 })}
-        />
-        <NumberBox
-          label="Courses"
-          value={p.courses}
-          least={1}
-          most={80}
-          onChange={(courses) => set({ courses })}
-        />
-      </div>
-    </li>
+    <WallPlace job={job} box={p} set={set} what={`area ${no}`} onDelete={onDelete} head={matter}>
+      <NumberBox label="From stud" value={p.from} least={0} most={400} onChange={(from) => set({ from })} />
+    </WallPlace>
   );
 }

@@ -1,10 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { baseplatesFor, keepPlot, onPlot, plotOf, storeySteps, streetOf } from '@/core/fit';
+import { baseplatesFor, keepPlot, onPlot, plotOf, readStoreys, storeySteps, streetOf } from '@/core/fit';
 import { partOf, splitElementKey } from '@/core/parts';
 import { PLOT_SIDES, type Plot } from '@/core/records';
-import { ok, fail, type Result } from '@/core/shared/result';
 import { Button } from '@/ui/button';
 import { Check, Field, Input, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
@@ -76,17 +75,6 @@ interface FormProps {
   readonly onKeep: (more: Partial<Plot>) => void;
 }
 
-/** Heights of storeys as they are typed: plates from the ground, "2, 32, 62"; or bricks with a b, "10b". */
-function readStoreys(text: string): Result<number[], string> {
-  const storeys: number[] = [];
-  for (const t of text.split(/[,;\s]+/).filter(Boolean)) {
-    const [, n, unit] = /^(\d{1,4})(b?)$/i.exec(t) ?? [];
-    if (!n || Number(n) > 1000) return fail(t);
-    storeys.push(Number(n) * (unit ? 3 : 1));
-  }
-  return storeys.length <= 40 ? ok(storeys.sort((a, b) => a - b)) : fail(text);
-}
-
 const storeyFault = (t: string): string =>
   `“${t}” is no height. Write plates from the ground, or bricks with a b: 2, 10b, 62`;
 
@@ -106,6 +94,7 @@ function PlotForm({ plot, onKeep }: FormProps) {
   return (
     <section aria-label="The plot" className="border-rule bg-sheet flex flex-col gap-3 rounded-lg border p-4">
       <h2 className="text-[16px]">The plot</h2>
+      <p className="text-soft">The build’s length lies along the street, its width goes back from it.</p>
       <div className="flex flex-wrap gap-3">
         <NumberBox
           label="Studs wide"

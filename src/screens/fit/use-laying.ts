@@ -52,7 +52,7 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
   const asked = useMemo(() => (key ? (JSON.parse(key) as LayProblem) : null), [key]);
   const [found, setFound] = useState<Found>({ key: '', laying: null, step: 'first', bounds: NOTHING });
   const stopper = useRef<AbortController | null>(null);
-  const run = useRef('');
+  const run = useRef({ name: '', stopped: false });
   const isSound = useMemo(() => asked !== null && faultOf(asked) === null, [asked]);
   const isSmall = asked !== null && placesOf(asked) <= SMALL;
   const first = useMemo(
@@ -66,7 +66,7 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
     void firstLayingInWorker(asked, mine.signal).then((plan) => {
       if (plan)
         setFound((f) =>
-          f.key === key && f.laying ? f : { key, laying: soFar(plan), step: 'looking', bounds: NOTHING },
+          f.key === key && f.laying ? f : { key, laying: soFar(plan), step: 'first', bounds: NOTHING },
         );
     });
     return () => mine.abort();
@@ -76,7 +76,7 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
     stopper.current?.abort();
     const mine = new AbortController();
     stopper.current = mine;
-    run.current = crypto.randomUUID();
+    run.current = { name: crypto.randomUUID(), stopped: false };
     const tell = (more: Partial<Found>) => {
       if (!mine.signal.aborted)
         setFound((f) => ({
@@ -102,7 +102,10 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
     step: mine?.step ?? ('first' as LayingStep),
     bounds: mine?.bounds ?? NOTHING,
     look,
-    stop: useCallback(() => void fetch(`/api/lay?run=${run.current}`, { method: 'DELETE' }), []),
+    stop: useCallback(() => {
+      run.current.stopped = true;
+      void fetch(`/api/lay?run=${run.current.name}`, { method: 'DELETE' });
+    }, []),
   };
 }
 
@@ -128,7 +131,7 @@ const soFar = ({ pieces, unfilled, joints, money }: LayPlan): LayingSoFar => ({
 /** Hears what the server finds, line by line. */
 async function listen(
   problem: LayProblem,
-  run: string,
+  run: { readonly name: string; readonly stopped: boolean },
   seconds: number,
   signal: AbortSignal,
   tell: (more: Partial<Found>) => void,
@@ -138,7 +141,7 @@ async function listen(
   try {
     const response = await fetch('/api/lay', {
       method: 'POST',
-      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson', 'x-run': run },
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson', 'x-run': run.name },
       body: JSON.stringify({ problem, options: { seconds } }),
       signal,
     });
@@ -160,7 +163,11 @@ async function listen(
       if (said.plan) {
         const { floor, seconds: at, ...plan } = said.plan;
         bounds.push({ cost: plan.money, floor: floor?.money ?? bounds.at(-1)?.floor ?? 0, seconds: at });
-        tell({ step: 'done', bounds: [...bounds], laying: { ...plan, least: floor?.money ?? null } });
+        tell({
+          step: run.stopped && !plan.proven ? 'stopped' : 'done',
+          bounds: [...bounds],
+          laying: { ...plan, least: floor?.money ?? null },
+        });
       }
       if (said.reason) tell({ step: 'failed' });
     }

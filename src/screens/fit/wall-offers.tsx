@@ -35,7 +35,8 @@ export function WallOffers({ job, onTake }: WallOffersProps) {
                 <OfferWords offer={o} />
               </span>
               <span>
-                saves <b>{money(o.saves)}</b>
+                saves {o.guessed ? 'about ' : ''}
+                <b>{money(o.saves)}</b>
               </span>
               <Button aria-label={`Use ${keyOf(o)}`} onClick={() => onTake(o.job)}>
                 Use it

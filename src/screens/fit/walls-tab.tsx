@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import {
   deleteWallJob,
   keepWallJob,
@@ -18,14 +18,14 @@ import {
   type StatedWalls,
   type Way,
 } from '@/core/fit';
-import { takeTally, type Tally } from '@/core/ledger';
+import type { Tally } from '@/core/ledger';
 import type { WallJob } from '@/core/records';
 import { cutText } from '@/core/shared/text';
 import type { Workbench } from '@/core/workbench';
 import { Button, Key } from '@/ui/button';
-
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import {
   firmWords,
@@ -40,6 +40,7 @@ import { FitEmpty } from './fit-empty';
 import { JobChoice } from './job-choice';
 import { LaidSide } from './laid-side';
 import { PlannedSide } from './planned-side';
+import { useJobs } from './use-jobs';
 import { useLaying, type LayingTools } from './use-laying';
 import { WallCourses } from './wall-courses';
 import { WallDrawings } from './wall-drawings';
@@ -48,26 +49,19 @@ import { WallOffers } from './wall-offers';
 import { WayChoice } from './way-choice';
 import { WeakJoints } from './weak-joints';
 
-/** How long the way that is looked at is looked for, and the other, in seconds. */
-const SECONDS = 12;
-const OTHER_SECONDS = 4;
+/** How long each way is looked for, in seconds. What is at hand alone leaves less to choose. */
+const SECONDS: Readonly<Record<Way, number>> = { firm: 12, 'as it lies': 5 };
 
 /** Walls: what is wanted on the left, how it is laid in the middle, with what on the right. */
 export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
   const workbench = useBuild((s) => s.workbench);
-  const version = useBuild((s) => s.version);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
-  const jobs = useMemo(() => {
-    void version;
-    return [...workbench.records.wallJob.values()].filter((j) => j.build === workbench.build);
-  }, [workbench, version]);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const job = jobs.find((j) => j.id === chosen) ?? jobs[0];
+  const { jobs, job, choose } = useJobs('wallJob');
   const begin = () => {
     const made = newWallJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
     perform(keepWallJob(workbench, made));
-    setChosen(made.id);
+    choose(made.id);
   };
   const copyMirrored = (of: WallJob) => {
     const made = {
@@ -76,7 +70,7 @@ export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
       name: cutText(`${of.name}, mirrored`, 120),
     };
     perform(keepWallJob(workbench, made));
-    setChosen(made.id);
+    choose(made.id);
   };
   if (!job)
     return (
@@ -99,7 +93,7 @@ export function WallsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
             label="Walls"
             jobs={jobs}
             chosen={job}
-            onChoose={setChosen}
+            onChoose={choose}
             onBegin={begin}
             onDelete={() => perform(deleteWallJob(job))}
           />
@@ -153,8 +147,8 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
   const bad = typeof stated === 'string' ? stated : null;
   const of = (w: Way) => (typeof stated === 'string' ? null : stated[w]);
   const tools: Readonly<Record<Way, LayingTools>> = {
-    firm: useLaying(of('firm')?.problem ?? null, way === 'firm' ? SECONDS : OTHER_SECONDS),
-    'as it lies': useLaying(of('as it lies')?.problem ?? null, way === 'firm' ? OTHER_SECONDS : SECONDS),
+    firm: useLaying(of('firm')?.problem ?? null, SECONDS.firm),
+    'as it lies': useLaying(of('as it lies')?.problem ?? null, SECONDS['as it lies']),
   };
   const { laying, step } = tools[way];
   const here = of(way);
@@ -164,10 +158,9 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
   };
   const laid = useLaid(job, here, laying?.pieces ?? null);
   const plan = usePlan(workbench, version, job, here, laying?.pieces ?? null);
-  useEffect(() => {
-    onTry(plan ? triedTally(workbench, plan.work.entries) : null);
-    return () => onTry(null);
-  }, [workbench, plan, onTry]);
+  useTrying(plan?.work.entries ?? null, onTry);
+  /** Money that rests on a part without a price is not told. */
+  const isGuess = tools.firm.laying?.pieces.some((p) => of('firm')?.parts.get(p.part)?.supply.guessed);
   const commit = () => {
     if (!here || !laying || laying.pieces.length === 0) return;
     perform(planWalls(workbench, job, here, laying.pieces, source()).work);
@@ -216,7 +209,7 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
           </h1>
           <p className="text-background-soft" role="status">
             {firmWords('walls', laying.joints, laying.proven, busy)} {runsOutWords(laid.ends)}{' '}
-            {jointCostWords(tools.firm.laying, tools['as it lies'].laying)}
+            {!isGuess && jointCostWords(tools.firm.laying, tools['as it lies'].laying)}
           </p>
           <WayChoice
             way={way}
@@ -301,8 +294,3 @@ function usePlan(
     return planWalls(workbench, job, stated, laid, { newId: () => `try-${n++}`, now: '' });
   }, [workbench, version, job, stated, laid]);
 }
-
-const triedTally = (workbench: Workbench, entries: Parameters<Workbench['planned']['trying']>[0]): Tally =>
-  workbench.planned.trying(entries, [], () =>
-    takeTally(workbench.planned, { of: 'build' }, workbench.priceOf),
-  );

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { mendJoint, type Mend, type WeakJoint } from '@/core/fit';
+import { mendJoint, type Mend, type WallPart, type WeakJoint } from '@/core/fit';
 import type { LaidPiece } from '@/core/fit/lay';
-import { elementName, type ElementKey } from '@/core/parts';
+import { elementName } from '@/core/parts';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { count, money } from '@/ui/numbers';
@@ -15,7 +15,7 @@ interface WeakJointsProps {
   readonly pieces: readonly LaidPiece[];
   readonly joints: readonly WeakJoint[];
   /** What lies there by the name of its part. */
-  readonly elementOf: (part: string) => { readonly element: ElementKey; readonly each: number } | undefined;
+  readonly elementOf: (part: string) => WallPart | undefined;
   /** Carries a mend out, where the walls were planned. */
   readonly onMend?: (mend: Mend) => void;
 }
@@ -37,6 +37,11 @@ export function WeakJoints({ job, problem, pieces, joints, elementOf, onMend }: 
         return means ? `${means.each > 1 ? `${means.each} × ` : ''}${elementName(means.element)}` : p.part;
       }),
     );
+  const costOf = (mend: Mend) => {
+    if (mend.money === 0) return 'at hand';
+    const guessed = mend.laid.some((p) => elementOf(p.part)?.supply.guessed);
+    return guessed ? 'to buy, without a known price' : `to buy for ${money(mend.money)}`;
+  };
   return (
     <section aria-label="Weak joints" className="no-print mt-3">
       {!mends && (
@@ -61,7 +66,7 @@ export function WeakJoints({ job, problem, pieces, joints, elementOf, onMend }: 
                   </b>
                   <span className="text-soft block">
                     {mend
-                      ? `Take out ${words(mend.out)}; lay ${words(mend.laid)}, ${mend.money > 0 ? `to buy for ${money(mend.money)}` : 'at hand'}.`
+                      ? `Take out ${words(mend.out)}; lay ${words(mend.laid)}, ${costOf(mend)}.`
                       : 'No five pieces beside one another mend it: lay the course anew, or put a plate across.'}
                   </span>
                 </span>

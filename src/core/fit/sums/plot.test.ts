@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { doneAndBack, makeWorkbench } from '../../testing/workbench';
-import { baseplatesFor, keepPlot, onPlot, plotOf, storeySteps, streetOf } from './plot';
+import { baseplatesFor, keepPlot, onPlot, plotOf, readStoreys, storeySteps, streetOf } from './plot';
 
 const bench = makeWorkbench({ zones: { Front: ['1 brick 1x2 ash'] } });
 const plot = { ...plotOf(bench), width: 32, depth: 32, front: 6 };
@@ -56,6 +56,16 @@ describe('a plot', () => {
       over: [2, 6],
     });
   });
+});
+
+describe('storeys as they are typed', () => {
+  it('are plates, or bricks with a b, in order', () => {
+    expect(readStoreys('62, 2 10b')).toEqual({ ok: true, value: [2, 30, 62] });
+    expect(readStoreys('')).toEqual({ ok: true, value: [] });
+  });
+  it.each(['roof', '-3', '1001', '2.5'])('say what is none: %s', (text) =>
+    expect(readStoreys(`2, ${text}`)).toEqual({ ok: false, reason: text }),
+  );
 });
 
 describe('a street', () => {

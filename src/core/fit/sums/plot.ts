@@ -1,5 +1,6 @@
 import { written, type Command, type Size } from '../../ledger';
 import type { Plot, PlotSide } from '../../records';
+import { fail, ok, type Result } from '../../shared/result';
 import type { Workbench } from '../../workbench';
 
 /** A plot on which nothing has been said yet. */
@@ -103,4 +104,19 @@ export function baseplatesFor(
     .filter((p) => p.over[0] >= 0 && p.over[1] >= 0)
     .sort((a, b) => a.over[0] + a.over[1] - b.over[0] - b.over[1])
     .filter((p, i, all) => all.findIndex((q) => q.name === p.name) === i);
+}
+
+/**
+ * Heights of storeys as they are typed, from the ground: plates, or bricks with a b. What is no height is given back.
+ *
+ * readStoreys('2, 10b') = [2, 30]
+ */
+export function readStoreys(text: string): Result<number[], string> {
+  const storeys: number[] = [];
+  for (const t of text.split(/[,;\s]+/).filter(Boolean)) {
+    const [, n, unit] = /^(\d{1,4})(b?)$/i.exec(t) ?? [];
+    if (!n || Number(n) > 1000) return fail(t);
+    storeys.push(Number(n) * (unit ? 3 : 1));
+  }
+  return storeys.length <= 40 ? ok(storeys.sort((a, b) => a - b)) : fail(text);
 }

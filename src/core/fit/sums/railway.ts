@@ -1,4 +1,4 @@
-import { STUD, tenth } from './measures';
+import { PLATE, STUD, tenth } from './measures';
 
 /** A vehicle as it runs, mm: over all, between the pivots of its bogies (or its axles), and across. */
 export interface Vehicle {
@@ -40,9 +40,24 @@ export function sweptBy(vehicle: Vehicle, radius: number | null, room = 0): Swep
 export const cutBack = (wallStuds: number, neededStuds: number): number =>
   Math.max(0, neededStuds - wallStuds);
 
-/** How many vehicles of a length stand along a platform with a gap between them, all in mm. */
-export const vehiclesAlong = (platform: number, length: number, gap: number): number =>
-  length > 0 && gap >= 0 ? Math.max(0, Math.floor((platform + gap + 1e-9) / (length + gap))) : 0;
+/** How many vehicles of a length stand along a platform with a gap between them, and what is left of it; one unit for all. */
+export function vehiclesAlong(platform: number, length: number, gap: number): { n: number; left: number } {
+  const n = length > 0 && gap >= 0 ? Math.max(0, Math.floor((platform + gap + 1e-9) / (length + gap))) : 0;
+  return { n, left: platform - n * length - Math.max(0, n - 1) * gap };
+}
+
+/** Room left beside and above what passes a gate or stands under a shelf, mm; below zero it does not pass. */
+export function roomIn(gate: Opening, load: Opening): { beside: number; above: number; passes: boolean } {
+  const beside = tenth((gate.width - load.width) * STUD);
+  const above = tenth((gate.height - load.height) * PLATE);
+  return { beside, above, passes: beside >= 0 && above >= 0 };
+}
+
+/** Studs wide and plates high. */
+interface Opening {
+  readonly width: number;
+  readonly height: number;
+}
 
 /** How far a hinged wall, door or lid reaches from its hinge as it swings, mm: the far corner of its leaf. */
 export const swingRadius = (length: number, thick: number): number => tenth(Math.hypot(length, thick));

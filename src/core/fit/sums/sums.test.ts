@@ -5,7 +5,7 @@ import { between, seededRandom } from '../../shared/random';
 import { asBricksAndPlates } from './measures';
 import { fillings, heightOf } from './levels';
 import { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from './scale';
-import { cutBack, sweptBy, swingRadius, vehiclesAlong, type Vehicle } from './railway';
+import { cutBack, roomIn, sweptBy, swingRadius, vehiclesAlong, type Vehicle } from './railway';
 import { hingedWalls, ringOf, roundOf } from './rings';
 import { balanceOver, massOfBuild, massOfPart, perHook } from './mass';
 
@@ -121,9 +121,19 @@ describe('a vehicle in a curve', () => {
   });
 
   it('stands along a platform with its gaps', () => {
-    expect(vehiclesAlong(500, 240, 20)).toBe(2);
-    expect(vehiclesAlong(499, 240, 20)).toBe(1);
-    expect(vehiclesAlong(100, 240, 20)).toBe(0);
+    expect(vehiclesAlong(500, 240, 20)).toEqual({ n: 2, left: 0 });
+    expect(vehiclesAlong(499, 240, 20)).toEqual({ n: 1, left: 259 });
+    expect(vehiclesAlong(100, 240, 20)).toEqual({ n: 0, left: 100 });
+    expect(roomIn({ width: 6, height: 8 }, { width: 5, height: 8 })).toEqual({
+      beside: 8,
+      above: 0,
+      passes: true,
+    });
+    expect(roomIn({ width: 6, height: 8 }, { width: 6.5, height: 9 })).toEqual({
+      beside: -4,
+      above: -3.2,
+      passes: false,
+    });
     expect(swingRadius(30, 40)).toBe(50);
   });
 });

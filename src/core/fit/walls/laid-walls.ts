@@ -97,6 +97,10 @@ export const plannedWalls = (job: WallJob): LaidWalls | null =>
 export const piecesLaid = (stated: StatedWalls, plan: readonly LaidPiece[]): number =>
   plan.reduce((s, p) => s + (stated.parts.get(p.part)?.each ?? 1), 0);
 
+/** Whether what a laying buys has parts of which nobody knows a price: its money then rests on a guess. */
+export const restsOnGuess = (stated: StatedWalls, bought: Readonly<Record<string, number>>): boolean =>
+  Object.keys(bought).some((part) => stated.parts.get(part)?.supply.guessed ?? false);
+
 /** How tall each course begins, in plates from the ground; the last is the height of all. */
 export function courseLevels(job: Pick<WallJob, 'courses'>): number[] {
   const levels = [0];

@@ -37,6 +37,14 @@ describe('what else would do', () => {
     expect(offers.map((o) => o.saves)).toEqual(offers.map((o) => o.saves).sort((a, b) => b - a));
   });
 
+  it('says where a saving rests on a part that nobody knows a price of', () => {
+    const lots = ['12 plate 1x4 ash', '12 plate 1x2 ash'];
+    const priced = wallOffers(fitWorkbench(lots), { ...job, courses: coursesOf('ash', 'ash', 'ash') });
+    expect(priced.map((o) => o.guessed)).toEqual([false]);
+    const bare = wallOffers(fitWorkbench(lots, []), { ...job, courses: coursesOf('ash', 'ash', 'ash') });
+    expect(bare.map((o) => o.guessed)).toEqual([true]);
+  });
+
   it('offers no colour of which hardly anything is at hand', () => {
     const bench = fitWorkbench(['1 brick 1x4 bark']);
     expect(wallOffers(bench, job).filter((o) => o.offer === 'colour')).toEqual([]);

@@ -7,12 +7,15 @@ import type { Workbench } from '../../workbench';
 import { courseParts } from '../course-parts';
 import { quickLaying } from '../lay';
 import { suppliesFor } from '../supply';
+import { restsOnGuess } from './laid-walls';
 import { wallsProblem } from './wall-problem';
 
 /** Something else that would do: the walls as they would be stated then, and what they would cost less. */
 export type WallOffer = {
   readonly job: WallJob;
   readonly saves: Minor;
+  /** True where one of both rests on a part without a price: what it saves is then about so much. */
+  readonly guessed: boolean;
   /** What would still be bought. */
   readonly costs: Minor;
 } & (
@@ -54,14 +57,17 @@ export function wallOffers(workbench: Workbench, job: WallJob): WallOffer[] {
       const then = costOf(workbench, t.job);
       const isAsGood = then && then.unfilled <= now.unfilled && then.joints <= now.joints;
       if (!isAsGood || then.money >= now.money) return [];
-      return [{ ...t, saves: now.money - then.money, costs: then.money } as WallOffer];
+      const guessed = now.guessed || then.guessed;
+      return [{ ...t, saves: now.money - then.money, costs: then.money, guessed } as WallOffer];
     })
     .sort((a, b) => b.saves - a.saves);
 }
 
 function costOf(workbench: Workbench, job: WallJob) {
   const stated = wallsProblem(workbench, job, 'firm');
-  return stated.ok ? quickLaying(stated.value.problem).score : null;
+  if (!stated.ok) return null;
+  const plan = quickLaying(stated.value.problem).plan({ proven: false, seconds: 0 });
+  return { ...plan, guessed: restsOnGuess(stated.value, plan.bought) };
 }
 
 /** Solid colours of which about enough studs are at hand for the courses of one colour, the nearest to it first. */

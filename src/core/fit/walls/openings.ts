@@ -1,5 +1,6 @@
 import type { WallJob } from '../../records';
 import { fail, ok, type Result } from '../../shared/result';
+import { courseHeight } from '../course-parts';
 
 /** An opening at its place. */
 export interface PlacedOpening {
@@ -83,4 +84,20 @@ function placesIn(s: { from: number; length: number; n: number }, width: number)
   const post = Math.floor(free / (s.n + 1));
   const first = post + Math.floor((free - post * (s.n + 1)) / 2);
   return Array.from({ length: s.n }, (_, i) => s.from + first + i * (width + post));
+}
+
+/**
+ * How many courses a part so many plates tall takes from a course on: as many as are filled by it, at least one. Bricks,
+ * plates and tiles count as tall as they are.
+ *
+ * A window of 6 plates takes two courses of bricks, or six of plates.
+ */
+export function coursesTaken(job: Pick<WallJob, 'courses'>, bottom: number, plates: number): number {
+  let [n, tall] = [0, 0];
+  for (const c of job.courses.slice(bottom)) {
+    if (tall >= plates) break;
+    tall += courseHeight(c.family);
+    n++;
+  }
+  return Math.max(1, n);
 }

@@ -9,6 +9,7 @@ import type { WallJob } from '../../records';
 import { faultOf, judgeLaying, quickLaying } from '../lay';
 import {
   courseLevels,
+  coursesTaken,
   jobState,
   keepWallJob,
   laidWalls,
@@ -75,6 +76,15 @@ describe('openings', () => {
       openings: [opening({ from: 3 }), opening({ from: 3, bottom: 3 })],
     });
     expect(placesOf(above)).toEqual([3, 3]);
+  });
+
+  it('take as many courses as their part is tall', () => {
+    const { courses } = wallJobOf({ courses: coursesOf('ash', 'ash plate', 'ash plate', 'ash', 'ash') });
+    expect(coursesTaken({ courses }, 0, 6)).toBe(4);
+    expect(coursesTaken({ courses }, 1, 2)).toBe(2);
+    expect(coursesTaken({ courses }, 3, 6)).toBe(2);
+    expect(coursesTaken({ courses }, 4, 18)).toBe(1);
+    expect(coursesTaken({ courses }, 9, 6)).toBe(1);
   });
 
   it('say where they cannot stand', () => {

@@ -1,0 +1,18 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { RecordTypes } from '@/core/records';
+import { useBuild } from '../common/build-store';
+
+/** What a build has to be laid of one kind, and which of them is looked at: the first, until another is chosen. */
+export function useJobs<T extends 'wallJob' | 'floorJob'>(type: T) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const [chosen, choose] = useState<string | null>(null);
+  const jobs = useMemo(() => {
+    void version;
+    const all = [...workbench.records[type].values()] as RecordTypes[T][];
+    return all.filter((j) => j.build === workbench.build);
+  }, [workbench, version, type]);
+  return { jobs, job: jobs.find((j) => j.id === chosen) ?? jobs[0], choose };
+}
