@@ -7,7 +7,19 @@ import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
 import { needOf, statesOf, totalsOf } from '@/core/need';
 import { compareOptions, fadingByZone } from '@/core/fading';
-import { floorProblem, onPlot, plotOf, wallsProblem } from '@/core/fit';
+import {
+  floorProblem,
+  holding,
+  interiorOf,
+  onPlot,
+  plotOf,
+  reachOf,
+  ringOf,
+  seamHold,
+  trackClearance,
+  wallsProblem,
+  whatSticksOut,
+} from '@/core/fit';
 import { faultOf, quickLaying } from '@/core/fit/lay';
 import { completeness } from '@/core/inspection';
 import { openWorkbench } from '@/server/snapshot';
@@ -73,6 +85,23 @@ describe('the demo', () => {
     expect(plot.neighbours).toHaveLength(3);
     const { built } = house.records.inspectionCard.get(house.build)!;
     expect(onPlot(plot, built)).toMatchObject({ width: -2, against: ['left', 'right'], fits: false });
+    expect(whatSticksOut(house, plot)).toMatchObject([{ name: 'House front', right: 2 }]);
+  });
+
+  it('has rooms of which one is shut, a tram past its quay, a seam too tight, a sign on two studs, and a ring', () => {
+    const house = workbench(/Lightkeeper's House/);
+    const shut = reachOf(interiorOf(house), null).filter((r) => r.by === null);
+    expect(shut.map((r) => r.room.name)).toEqual(['net store']);
+    const [track] = house.records.track.values();
+    const passes = trackClearance(house, track!)!;
+    expect(passes.courses).toHaveLength(6);
+    expect(new Set(passes.courses.map((c) => c.back))).toEqual(new Set([0, 1]));
+    const [seam] = house.records.seam.values();
+    expect(seamHold(house, seam!).state).toBe('too tight');
+    const [sign] = house.records.connection.values();
+    expect(holding(sign!).because).toEqual(['two studs']);
+    const [ring] = workbench(/Glasshouse/).records.ring.values();
+    expect(ringOf(ring!.panels, ring!.length, ring!.thick)).toMatchObject({ turn: 30 });
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {

@@ -36,7 +36,7 @@ import { lightkeepersHouse } from './sets/lightkeepers-house';
 import { nightTram } from './sets/night-tram';
 import type { DemoSet } from './sets/set-text';
 import { fillOwnParts } from './fill-own-parts';
-import { fitGarden, fitHouse } from './fits';
+import { fitGarden, fitGlasshouse, fitHouse, fitHouseInside } from './fits';
 import {
   GARDEN_STORY,
   GARDEN_ZONES,
@@ -97,11 +97,13 @@ export function seedDemo(handle: Handle): void {
     ),
   );
   tell(handle, glass.build, GLASSHOUSE_STORY, newId, clock);
+  fitGlasshouse(handle, glass.build, newId, clock);
   const house = must(importBoxes({ ...agedHouse(), request: newId() }, context()));
   buys(handle, house.build, newId, clock);
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
   inspectHouse(handle, house.build, newId, clock);
   fitHouse(handle, house.build, newId, clock);
+  fitHouseInside(handle, house.build, newId, clock);
   garden(handle, newId, clock);
   const tram = boxes(nightTram, 'Night tram, from the tub', 'second-hand', 0);
   const loose = { ...tram, boxes: tram.boxes.map((b) => ({ ...b, price: null })) };

@@ -7,6 +7,8 @@ interface CourseFamily {
   readonly height: number;
   readonly one: readonly number[];
   readonly two: readonly number[];
+  /** True where nothing can stand on it: it is a last course, and over a wall one stud thick it stands out by a stud. */
+  readonly last?: true;
 }
 
 /** Families for walls and floors. What lies at hand in other sizes counts too; these can be asked for in a shop. */
@@ -19,7 +21,8 @@ const FAMILIES: readonly CourseFamily[] = [
   { name: 'plate', height: 1, one: [1, 2, 3, 4, 6, 8, 10, 12], two: [2, 3, 4, 6, 8, 10, 12, 16] },
   { name: 'tile', height: 1, one: [1, 2, 3, 4, 6, 8], two: [2, 3, 4, 6] },
   { name: 'arch', height: 3, one: [3, 4, 6, 8], two: [] },
-  { name: 'slope 45', height: 3, one: [], two: [1, 2, 3, 4, 6, 8] },
+  { name: 'slope 45', height: 3, one: [], two: [1, 2, 3, 4, 6, 8], last: true },
+  { name: 'inverted slope 45', height: 3, one: [], two: [1, 2, 3, 4], last: true },
 ];
 
 /** The families that a course can be of, by name. */
@@ -30,6 +33,9 @@ const rowOf = (family: string): CourseFamily | undefined => FAMILIES.find((f) =>
 
 /** How tall a course of a family is, in plates; a brick's 3 for what is not known. */
 export const courseHeight = (family: string): number => rowOf(family)?.height ?? 3;
+
+/** True of a family that only a last course can be of: two studs deep, it stands out over a wall of one. */
+export const hangsOver = (family: string): boolean => rowOf(family)?.last === true;
 
 /** A part as a wall or a floor sees it: how long along, how deep, studs. */
 export interface CoursePart {

@@ -14,7 +14,7 @@ export { printCourses, printWalls, readCourses, readWalls } from './walls/read-w
 export type { NotRead } from './walls/read-walls';
 export { jobState, layFloorAnew, layWallAnew } from './planned-job';
 export type { JobState } from './planned-job';
-export { deleteFloorJob, keepFloorJob, newFloorJob, planFloor } from './floors/floor-commands';
+export { deleteFloorJob, keepFloorJob, mirroredFloor, newFloorJob, planFloor } from './floors/floor-commands';
 export { floorProblem } from './floors/floor-problem';
 export type { FloorFault, StatedFloor } from './floors/floor-problem';
 export { laidFloor, plannedFloor } from './floors/laid-floor';
@@ -23,13 +23,51 @@ export type { Slab } from './floors/patterns';
 export { asBricksAndPlates, BRICK, PLATE, STUD } from './sums/measures';
 export { fillings } from './sums/levels';
 export type { Filling } from './sums/levels';
-export { balanceOver, massOfBuild, perHook } from './sums/mass';
-export { baseplatesFor, keepPlot, onPlot, plotOf, readStoreys, storeySteps, streetOf } from './sums/plot';
-export type { StoreyStep } from './sums/plot';
+export { balanceOver, massOf, massOfBuild, massOfPart, perHook } from './sums/mass';
+export type { Mass } from './sums/mass';
+export { deleteWeighed, keepWeighed } from './sums/weigh';
+export { deleteTrack, keepTrack, newTrack, trackClearance } from './sums/tracks';
+export type { CourseBack, TrackClearance } from './sums/tracks';
+export { deleteRing, keepRing, newRing } from './sums/kept-rings';
+export { interiorOf, keepInterior } from './rooms/interior';
+export type { Passer, Room, Way as RoomWay } from './rooms/interior';
+export { floorSpace, reachOf } from './rooms/reach';
+export type { FloorSpace, Reached, Stop } from './rooms/reach';
+export { printFurniture, readFurniture } from './rooms/read-furniture';
+export {
+  deleteConnection,
+  holding,
+  keepConnection,
+  newConnection,
+  planRemedy,
+  remediesFor,
+} from './strength/connections';
+export type { Holding, Remedy, WeakBecause } from './strength/connections';
+export { deleteSeam, keepSeam, massOfZones, newSeam, seamHold } from './strength/seams';
+export type { SeamHold } from './strength/seams';
+export { baseplatesFor } from './plot/baseplates';
+export type { BaseUnder } from './plot/baseplates';
+export { keepPlot, onPlot, plotOf, sidesAgree } from './plot/plot';
+export { printDoors, readDoors, readHeight, readStoreys } from './plot/read-street';
+export { whatSticksOut } from './plot/sticks-out';
+export type { SticksOut } from './plot/sticks-out';
+export { doorSteps, housesMeet, sharedBase, streetOf } from './plot/street';
+export type { DoorStep, LineStep, StreetHouse } from './plot/street';
+export { blockOf } from './plot/block';
+export type { Block } from './plot/block';
+export { keepZonePlace, plannedSize, storeySizes, zoneExtents } from './plot/zone-extents';
+export type { StoreySize, ZoneExtent } from './plot/zone-extents';
+
 export { cutBack, roomIn, sweptBy, swingRadius, vehiclesAlong } from './sums/railway';
 export { hingedWalls, ringOf, roundOf } from './sums/rings';
 export { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from './sums/scale';
-export { mirroredWalls, wallOffers } from './walls/offers';
+export { moreBoxes } from './walls/more-box';
+export type { MoreBox } from './walls/more-box';
+export { mirroredWalls } from './walls/mirrored';
+export { FACE_FAMILIES } from './walls/faces';
+export { overhangOf } from './walls/overhang';
+export type { Overhang } from './walls/overhang';
+export { wallOffers } from './walls/offers';
 export type { WallOffer } from './walls/offers';
 export { mendJoint } from './walls/mend';
 export { planMend, standingWalls } from './walls/mend-planned';

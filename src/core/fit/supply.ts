@@ -26,12 +26,19 @@ const GUESS_PER_STUD = 4;
 /** Looks up what there is of elements for a build, in the order of its sources, as things stand. */
 export type Supplies = (element: ElementKey) => Supply;
 
+/** Pieces that would be at hand besides what is: those of a box that is not bought yet. */
+export type Besides = ReadonlyMap<ElementKey, number>;
+
 /**
  * Asks for what is at hand of the elements a job may use, before any of it is taken.
  *
  * @example suppliesFor(workbench, elements)(brick1x4) // { atHand: 6, roughly: 0, price: 8, guessed: false }
  */
-export function suppliesFor(workbench: Workbench, elements: Iterable<ElementKey>): Supplies {
+export function suppliesFor(
+  workbench: Workbench,
+  elements: Iterable<ElementKey>,
+  besides: Besides = new Map(),
+): Supplies {
   const prices = new Prices(workbench);
   const bound = isBoundToBoxes(workbench.records, workbench.build);
   const known = withAtHand(workbench, (atHand) => {
@@ -40,7 +47,8 @@ export function suppliesFor(workbench: Workbench, elements: Iterable<ElementKey>
     return found;
   });
   return (element) => {
-    const { atHand, roughly } = known.get(element) ?? { atHand: 0, roughly: 0 };
+    const { atHand: there, roughly } = known.get(element) ?? { atHand: 0, roughly: 0 };
+    const atHand = there + (besides.get(element) ?? 0);
     const price = prices.of(element);
     const guess = GUESS_PER_STUD * studsOf(element);
     return { atHand, roughly, price: bound ? null : (price?.each ?? guess), guessed: !price };

@@ -35,6 +35,13 @@ import { wallJob } from './wall-job';
 import { whatIf } from './what-if';
 import { whitening } from './whitening';
 import { whiteningCost } from './whitening-cost';
+import { zonePlace } from './zone-place';
+import { interior } from './interior';
+import { track } from './track';
+import { ring } from './ring';
+import { seam } from './seam';
+import { connection } from './connection';
+import { weighed } from './weighed';
 import { zone } from './zone';
 
 /**
@@ -79,5 +86,12 @@ export const RECORDS = [
   wallJob,
   floorJob,
   plot,
+  zonePlace,
+  interior,
+  track,
+  ring,
+  seam,
+  connection,
+  weighed,
   entry,
 ] as const;

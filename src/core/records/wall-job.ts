@@ -69,6 +69,8 @@ export const wallJob = defineRecord({
     openings: list(object({ ...box, name: short(), from: orNull(whole(0, 400)), count: whole(1, 60) }), 200),
     /** Areas of another colour, or of another face of brick. */
     panels: list(object({ ...box, ...matter, from: whole(0, 400) }), 200),
+    /** Faces of brick that are spread over the visible courses of bricks: a family, and its share of their studs in 100. */
+    faces: list(object({ family: name(), share: whole(1, 100) }), 10),
     /** True = three plates may lie where a brick lacks. */
     plates: flag(),
     /** As they were planned, to be built from: null while they are only stated. */

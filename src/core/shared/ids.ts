@@ -27,6 +27,10 @@ export type KeptAssemblyId = Id<'keptAssembly'>;
 export type PoolModelId = Id<'poolModel'>;
 export type WallJobId = Id<'wallJob'>;
 export type FloorJobId = Id<'floorJob'>;
+export type TrackId = Id<'track'>;
+export type RingId = Id<'ring'>;
+export type SeamId = Id<'seam'>;
+export type ConnectionId = Id<'connection'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

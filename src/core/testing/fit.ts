@@ -1,4 +1,4 @@
-import type { FloorJob, WallJob } from '../records';
+import type { FloorJob, Plot, WallJob } from '../records';
 import { asId, type ColourId } from '../shared/ids';
 import { between, pick, seededRandom } from '../shared/random';
 import { makeWorkbench, TEST_BUILD, zoneId } from './workbench';
@@ -26,6 +26,7 @@ export const wallJobOf = (more: Partial<WallJob> = {}): WallJob => ({
   corners: null,
   openings: [],
   panels: [],
+  faces: [],
   plates: false,
   planned: null,
   ...more,
@@ -100,6 +101,7 @@ export function randomWallJob(seed: number): WallJob {
             },
           ]
         : [],
+    faces: random() < 0.3 ? [{ family: 'masonry brick', share: between(random, 5, 40) }] : [],
     plates: random() < 0.5,
   });
 }
@@ -120,5 +122,18 @@ export const floorJobOf = (more: Partial<FloorJob> = {}): FloorJob => ({
   kerb: null,
   keepOut: [],
   planned: null,
+  ...more,
+});
+
+/** A bakery of 16 x 32 studs beside a build, with what a test says of it otherwise. */
+export const neighbourOf = (more: Partial<Plot['neighbours'][number]> = {}): Plot['neighbours'][number] => ({
+  name: 'Bakery',
+  width: 16,
+  depth: 32,
+  storeys: [],
+  kerb: null,
+  cornices: [],
+  doors: [],
+  shares: false,
   ...more,
 });

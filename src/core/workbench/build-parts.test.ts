@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { asId, type PhaseId } from '../shared/ids';
+import { added, invertDiff } from '../ledger';
+import { asId, type ConnectionId, type PhaseId } from '../shared/ids';
 import { el } from '../testing/world';
-import { did, doneAndBack, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
+import {
+  did,
+  doneAndBack,
+  makeWorkbench,
+  planned,
+  TEST_BUILD,
+  testSource,
+  zoneId,
+} from '../testing/workbench';
 import {
   addPhase,
   beginWithLine,
@@ -55,7 +64,7 @@ describe('zones', () => {
     const nook = addZone(workbench, 'Nook', zoneId('Cellar'), testSource());
     did(workbench, nook);
     expect(isZoneInUse(workbench, at('Cellar'))).toBe(true);
-    doneAndBack(workbench, deleteZone(workbench.records.zone.get(nook.id)!));
+    doneAndBack(workbench, deleteZone(workbench, workbench.records.zone.get(nook.id)!));
     expect(isZoneInUse(workbench, at('Cellar'))).toBe(false);
     const kept = keepModification(
       workbench,
@@ -64,6 +73,34 @@ describe('zones', () => {
       testSource('m'),
     );
     expect(isZoneInUse(did(workbench, kept), at('Cellar'))).toBe(true);
+  });
+
+  it('are in use while anything else names them, too; what says where they lie goes with them', () => {
+    const workbench = cabin();
+    const cellar = () => workbench.records.zone.get(zoneId('Cellar'))!;
+    const connection = added('connection', {
+      id: asId<ConnectionId>('shelf'),
+      build: TEST_BUILD,
+      zone: zoneId('Cellar'),
+      name: 'Shelf',
+      holds: 'clip',
+      wide: 1,
+      rows: 1,
+      lever: 1,
+      grams: 1,
+      stress: null,
+      note: '',
+      modification: null,
+    });
+    did(workbench, { label: '', diff: connection });
+    expect(isZoneInUse(workbench, cellar())).toBe(true);
+    did(workbench, { label: '', diff: invertDiff(connection) });
+    const place = { id: zoneId('Cellar'), build: TEST_BUILD, zone: zoneId('Cellar'), x: 0, y: 0 };
+    const size = { width: 4, depth: 4, bottom: 0, height: 9 };
+    did(workbench, { label: '', diff: added('zonePlace', { ...place, ...size }) });
+    expect(isZoneInUse(workbench, cellar())).toBe(false);
+    doneAndBack(workbench, deleteZone(workbench, cellar()));
+    expect(workbench.records.zonePlace.size).toBe(0);
   });
 });
 

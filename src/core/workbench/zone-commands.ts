@@ -1,4 +1,14 @@
-import { added, changed, modelAccount, removed, type Command, type Source, type Zone } from '../ledger';
+import {
+  added,
+  changed,
+  joinDiffs,
+  modelAccount,
+  removed,
+  type Command,
+  type Source,
+  type Zone,
+} from '../ledger';
+import { RECORDS, referencesOf, type RecordType } from '../records';
 import { asId, type ZoneId } from '../shared/ids';
 import type { Workbench } from './workbench';
 
@@ -32,17 +42,34 @@ export function zonesAround(workbench: Workbench, zone: Zone): Zone[] {
   return workbench.zones.filter((z) => !below.has(z.id));
 }
 
-/** True while something names a zone: pieces, entries, modifications, zones within it. Then it cannot be deleted. */
+/** What names zones by the thousand, and is looked at by itself; what says where a zone lies goes with it. */
+const LOOKED_AT: readonly RecordType[] = ['entry', 'modification', 'zone', 'zonePlace'];
+
+/** True while something names a zone: pieces, entries, modifications, zones within it, findings, walls. Then it cannot be deleted. */
 export function isZoneInUse(workbench: Workbench, zone: Zone): boolean {
   const at = modelAccount(zone.id);
   return (
     workbench.modifications.some((m) => m.zone === zone.id) ||
     workbench.zones.some((z) => z.parent === zone.id) ||
-    workbench.entries.some((e) => e.zone === zone.id || e.movements.some((m) => m.from === at || m.to === at))
+    workbench.entries.some(
+      (e) => e.zone === zone.id || e.movements.some((m) => m.from === at || m.to === at),
+    ) ||
+    RECORDS.some((spec) => !LOOKED_AT.includes(spec.type) && isNamedBy(workbench, spec, zone))
   );
 }
 
-export const deleteZone = (zone: Zone): Command => ({
-  label: `delete zone ${zone.name}`,
-  diff: removed('zone', zone),
-});
+function isNamedBy(workbench: Workbench, spec: (typeof RECORDS)[number], zone: Zone): boolean {
+  for (const record of workbench.records[spec.type].values())
+    for (const r of referencesOf(spec.fields, record as unknown as Readonly<Record<string, unknown>>))
+      if (r.to === 'zone' && r.id === zone.id) return true;
+  return false;
+}
+
+/** Deletes a zone that nothing names, with where it was said to lie. */
+export function deleteZone(workbench: Workbench, zone: Zone): Command {
+  const place = workbench.records.zonePlace.get(zone.id);
+  return {
+    label: `delete zone ${zone.name}`,
+    diff: joinDiffs(removed('zone', zone), removed('zonePlace', ...(place ? [place] : []))),
+  };
+}

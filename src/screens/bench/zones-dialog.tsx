@@ -85,8 +85,8 @@ function ZoneRow({ zone }: { zone: Zone }) {
       {!isRoot && (
         <Button
           disabled={used}
-          title={used ? 'It still has pieces, entries or modifications' : undefined}
-          onClick={() => perform(deleteZone(zone))}
+          title={used ? 'Pieces, entries, modifications or what was said of it still name it' : undefined}
+          onClick={() => perform(deleteZone(workbench, zone))}
         >
           Delete
         </Button>

@@ -42,10 +42,14 @@ function SizeForm({
   const [draft, setDraft] = useState(() => ({
     length: size ? `${size.length}` : '',
     width: size ? `${size.width}` : '',
-    height: size ? `${Math.round(size.height * 100) / 100}` : '',
+    height: size ? printBricks(size.height) : '',
   }));
   const read = (text: string) => (/^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : NaN);
-  const next = { length: read(draft.length), width: read(draft.width), height: read(draft.height) };
+  const next = {
+    length: read(draft.length),
+    width: read(draft.width),
+    height: bricksTyped(draft.height) ?? read(draft.height),
+  };
   const good = Object.values(next).every((n) => n > 0 && n <= 100_000);
   const mm = good ? inMillimetres(next) : size && inMillimetres(size);
   return (
@@ -62,7 +66,7 @@ function SizeForm({
           [
             ['length', 'Length, studs'],
             ['width', 'Width, studs'],
-            ['height', 'Height, bricks'],
+            ['height', 'Height, bricks + plates'],
           ] as const
         ).map(([key, label]) => (
           <Field key={key} label={label}>
@@ -70,7 +74,7 @@ function SizeForm({
               inputMode="decimal"
               value={draft[key]}
               onChange={(e) => setDraft({ ...draft, [key]: e.target.value })}
-              aria-invalid={draft[key] !== '' && !(read(draft[key]) > 0)}
+              aria-invalid={draft[key] !== '' && !(next[key] > 0)}
             />
           </Field>
         ))}
@@ -87,7 +91,7 @@ function SizeForm({
           </>
         ) : (
           <span className="text-soft">
-            Count studs along the base, and bricks up the side; a plate is a third of a brick (0.33).
+            Count studs along the base, and bricks up the side; then plates: 11+2 is 11 bricks and 2 plates.
           </span>
         )}
       </p>
@@ -99,6 +103,19 @@ function SizeForm({
       </div>
     </form>
   );
+}
+
+/** A height in bricks as it is typed: whole plates as such. */
+function printBricks(height: number): string {
+  const plates = Math.round(height * 3);
+  if (Math.abs(plates / 3 - height) > 0.005) return `${Math.round(height * 100) / 100}`;
+  return plates % 3 === 0 ? `${plates / 3}` : `${Math.floor(plates / 3)}+${plates % 3}`;
+}
+
+/** Bricks and plates as they are typed, in bricks: "11+2" = 11 2/3. Undefined for anything else. */
+function bricksTyped(text: string): number | undefined {
+  const [, bricks, plates] = /^(\d{1,5})\s*\+\s*(\d{1,2})$/.exec(text.trim()) ?? [];
+  return bricks === undefined ? undefined : Number(bricks) + Number(plates) / 3;
 }
 
 const cm = (mm: number): string => (mm / 10).toFixed(1);

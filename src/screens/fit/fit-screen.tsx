@@ -15,7 +15,9 @@ import { FloorsTab } from './floors-tab';
 import { LevelsTab } from './levels-tab';
 import { MassTab } from './mass-tab';
 import { PlotTab } from './plot-tab';
+import { RoomsTab } from './rooms-tab';
 import { ScaleTab } from './scale-tab';
+import { StrengthTab } from './strength-tab';
 import { WallsTab } from './walls-tab';
 
 /** Fit: does it fit, and what does it take? */
@@ -32,11 +34,13 @@ export function FitScreen({ snapshot }: { snapshot: BuildSnapshot }) {
 const PARTS = [
   { name: 'plot', words: 'Size and plot' },
   { name: 'walls', words: 'Walls' },
-  { name: 'floors', words: 'Floors and bases' },
+  { name: 'floors', words: 'Floors' },
+  { name: 'rooms', words: 'Rooms' },
   { name: 'clearance', words: 'Clearance' },
   { name: 'levels', words: 'Levels and rings' },
   { name: 'scale', words: 'Scale' },
-  { name: 'mass', words: 'Mass and balance' },
+  { name: 'mass', words: 'Mass' },
+  { name: 'strength', words: 'Strength' },
 ] as const;
 
 function FitParts() {
@@ -63,6 +67,9 @@ function FitParts() {
           <TabPart name="floors">
             <FloorsTab onTry={setTrying} />
           </TabPart>
+          <TabPart name="rooms">
+            <RoomsTab />
+          </TabPart>
           <TabPart name="clearance">
             <ClearanceTab />
           </TabPart>
@@ -74,6 +81,9 @@ function FitParts() {
           </TabPart>
           <TabPart name="mass">
             <MassTab />
+          </TabPart>
+          <TabPart name="strength">
+            <StrengthTab />
           </TabPart>
         </main>
       </Tabs>

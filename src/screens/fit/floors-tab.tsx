@@ -6,6 +6,7 @@ import {
   floorProblem,
   keepFloorJob,
   laidFloor,
+  mirroredFloor,
   layFloorAnew,
   newFloorJob,
   plannedFloor,
@@ -14,6 +15,7 @@ import {
 } from '@/core/fit';
 import type { Tally } from '@/core/ledger';
 import type { FloorJob } from '@/core/records';
+import { cutText } from '@/core/shared/text';
 import { Button, Key } from '@/ui/button';
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
@@ -44,6 +46,15 @@ export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
     perform(keepFloorJob(workbench, made));
     choose(made.id);
   };
+  const copyMirrored = (of: FloorJob) => {
+    const made = {
+      ...newFloorJob(workbench, of.zone, source()),
+      ...mirroredFloor(of),
+      name: cutText(`${of.name}, mirrored`, 120),
+    };
+    perform(keepFloorJob(workbench, made));
+    choose(made.id);
+  };
   if (!job)
     return (
       <FitEmpty
@@ -60,14 +71,17 @@ export function FloorsTab({ onTry }: { onTry: (tally: Tally | null) => void }) {
       job={job}
       onTry={onTry}
       choice={
-        <JobChoice
-          label="Floors"
-          jobs={jobs}
-          chosen={job}
-          onChoose={choose}
-          onBegin={begin}
-          onDelete={() => perform(deleteFloorJob(job))}
-        />
+        <>
+          <JobChoice
+            label="Floors"
+            jobs={jobs}
+            chosen={job}
+            onChoose={choose}
+            onBegin={begin}
+            onDelete={() => perform(deleteFloorJob(job))}
+          />
+          <Button onClick={() => copyMirrored(job)}>Copy it mirrored</Button>
+        </>
       }
     />
   );

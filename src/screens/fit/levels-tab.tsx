@@ -1,15 +1,17 @@
 'use client';
 
 import { useState } from 'react';
-import { fillings, hingedWalls, keepFloorJob, newFloorJob, ringOf, roundOf, type Filling } from '@/core/fit';
+import { fillings, hingedWalls, keepFloorJob, newFloorJob, roundOf, type Filling } from '@/core/fit';
 import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { fillingWords } from '../words/fit';
 import { NumberBox } from './number-box';
-import { Figure, Sum, Sums } from './result';
+import { PointsSum } from './points-sum';
+import { Sum, Sums } from './result';
+import { RingSum } from './ring-sum';
 
-/** Levels, angles, rings and rounds: sums that need no build. */
+/** Levels, angles, rings and rounds: and heights to named points. */
 export function LevelsTab({ onFloor }: { onFloor: () => void }) {
   return (
     <Sums
@@ -17,8 +19,9 @@ export function LevelsTab({ onFloor }: { onFloor: () => void }) {
       says="A stud is 8 mm, a brick 9.6, a plate 3.2; five plates on their side are two studs."
     >
       <Levels onFloor={onFloor} />
+      <PointsSum />
       <HingedWalls />
-      <Ring />
+      <RingSum />
       <RoundPlates />
     </Sums>
   );
@@ -203,63 +206,6 @@ function HingedWalls() {
         ))}
       </ul>
     </Sum>
-  );
-}
-
-function Ring() {
-  const [panels, setPanels] = useState(8);
-  const [length, setLength] = useState(4);
-  const [thick, setThick] = useState(1);
-  const ring = ringOf(panels, length, thick);
-  return (
-    <Sum
-      title="A ring of panels"
-      form={
-        <>
-          <NumberBox label="Panels" value={panels} least={3} most={100} onChange={setPanels} />
-          <NumberBox label="Studs long" value={length} least={1} most={64} onChange={setLength} />
-          <NumberBox label="Studs thick" value={thick} least={1} most={4} onChange={setThick} />
-        </>
-      }
-    >
-      {ring && (
-        <div className="flex flex-wrap items-start gap-4">
-          <RingDrawing panels={panels} />
-          <div>
-            <div className="flex flex-wrap gap-4">
-              <Figure value={`${ring.inner} mm`} words="to the middle of a panel" />
-              <Figure value={`${ring.outer} mm`} words="to a corner" />
-              <Figure value={`${ring.turn}°`} words="from one to the next" />
-              <Figure value={`${ring.gap} mm`} words="gap outside a corner" />
-            </div>
-            <p role="status" className="mt-2">
-              {ring.offGrid === null
-                ? 'No two pairs of panels lie in the grid: a ring of a multiple of four does.'
-                : ring.offGrid <= 0.2
-                  ? 'Studs can hold the panels at front, back and sides.'
-                  : `The panels at front, back and sides lie ${ring.offGrid} mm off half a stud: hold them loose, or by a turned plate.`}
-            </p>
-          </div>
-        </div>
-      )}
-    </Sum>
-  );
-}
-
-function RingDrawing({ panels }: { panels: number }) {
-  const at = (i: number) => {
-    const a = ((i + 0.5) * 2 * Math.PI) / panels - Math.PI / 2;
-    return `${(40 * Math.cos(a)).toFixed(2)} ${(40 * Math.sin(a)).toFixed(2)}`;
-  };
-  return (
-    <svg width={92} height={92} viewBox="-46 -46 92 92" aria-hidden>
-      <path
-        d={`M${Array.from({ length: panels }, (_, i) => at(i)).join('L')}z`}
-        fill="none"
-        stroke="#161616"
-        strokeWidth={3}
-      />
-    </svg>
   );
 }
 

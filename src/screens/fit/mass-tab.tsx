@@ -8,6 +8,7 @@ import { useBuild } from '../common/build-store';
 import { gramWords } from '../words/fit';
 import { NumberBox } from './number-box';
 import { Figure, Sum, Sums } from './result';
+import { WeighSum } from './weigh-sum';
 
 /** Mass and balance: what it weighs, zone by zone; whether it hangs and stands. */
 export function MassTab() {
@@ -52,6 +53,7 @@ export function MassTab() {
           ))}
         </ul>
       </section>
+      <WeighSum />
       <Hanging grams={mass.grams} doubt={mass.doubt} />
       <Overhang zones={mass.zones} />
     </Sums>
@@ -109,7 +111,7 @@ function Overhang({ zones }: { zones: Zones }) {
     >
       <p className="text-soft mb-2">
         How far the middle of each zone lies beyond the edge it could tip over, in studs; below zero it lies
-        behind it.
+        behind it. For a crane’s jib the edge is its hinge.
       </p>
       <ul>
         {zones.map((z) => (

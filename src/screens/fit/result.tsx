@@ -22,7 +22,7 @@ export const Sums = ({ title, says, children }: { title: string; says: string; c
   <div className="h-full overflow-auto p-4" tabIndex={0} role="region" aria-label={title}>
     <h1 className="text-[21px] leading-tight">{title}</h1>
     <p className="text-soft mb-3 max-w-prose">{says}</p>
-    <div className="grid items-start gap-4 lg:grid-cols-2">{children}</div>
+    <div className="gap-4 *:mb-4 *:break-inside-avoid lg:columns-2">{children}</div>
   </div>
 );
 

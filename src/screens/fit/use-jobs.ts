@@ -4,8 +4,11 @@ import { useMemo, useState } from 'react';
 import type { RecordTypes } from '@/core/records';
 import { useBuild } from '../common/build-store';
 
-/** What a build has to be laid of one kind, and which of them is looked at: the first, until another is chosen. */
-export function useJobs<T extends 'wallJob' | 'floorJob'>(type: T) {
+/** Kinds of records that a part of Fit looks at one by one. */
+type JobType = 'wallJob' | 'floorJob' | 'track' | 'ring' | 'seam' | 'connection';
+
+/** What a build has of one kind, and which of them is looked at: the first, until another is chosen. */
+export function useJobs<T extends JobType>(type: T) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const [chosen, choose] = useState<string | null>(null);

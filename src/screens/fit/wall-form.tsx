@@ -8,6 +8,7 @@ import { usePalette } from '@/ui/palette-context';
 import { useBuild } from '../common/build-store';
 import { notReadWords } from '../words/fit';
 import { ColourSelect } from './colour-select';
+import { FacesForm } from './faces-form';
 import { NameAndZone } from './name-and-zone';
 import { OpeningsForm } from './openings-form';
 import { PanelsForm } from './panels-form';
@@ -77,6 +78,7 @@ export function WallForm({ job, onChange }: { job: WallJob; onChange: (job: Wall
       )}
       <OpeningsForm job={job} onChange={onChange} />
       <PanelsForm job={job} onChange={onChange} />
+      <FacesForm job={job} onChange={onChange} />
       <NameAndZone name={job.name} zone={job.zone} onChange={set} />
     </div>
   );

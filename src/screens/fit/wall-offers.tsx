@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { wallOffers, type WallOffer } from '@/core/fit';
+import { moreBoxes, wallOffers, type MoreBox, type WallOffer } from '@/core/fit';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { count, money } from '@/ui/numbers';
@@ -14,19 +14,29 @@ interface WallOffersProps {
   readonly onTake: (job: WallJob) => void;
 }
 
-/** What would do where bricks must be bought: plates, or another colour for a whole course. Asked for by a press. */
+/** What would do where bricks must be bought: plates, another colour for a whole course, one more box. Asked for by a press. */
 export function WallOffers({ job, onTake }: WallOffersProps) {
   const workbench = useBuild((s) => s.workbench);
-  const [asked, setAsked] = useState<{ job: WallJob; offers: readonly WallOffer[] } | null>(null);
-  const offers = asked?.job === job ? asked.offers : null;
+  const [asked, setAsked] = useState<{
+    job: WallJob;
+    offers: readonly WallOffer[];
+    boxes: readonly MoreBox[];
+  } | null>(null);
+  const { offers, boxes } = asked?.job === job ? asked : { offers: null, boxes: [] };
   return (
     <section aria-label="What else would do" className="no-print mt-3">
       {!offers && (
-        <Button onClick={() => setAsked({ job, offers: wallOffers(workbench, job) })}>
+        <Button
+          onClick={() =>
+            setAsked({ job, offers: wallOffers(workbench, job), boxes: moreBoxes(workbench, job) })
+          }
+        >
           What else would do?
         </Button>
       )}
-      {offers?.length === 0 && <p role="status">Nothing else that is at hand is as firm and costs less.</p>}
+      {offers?.length === 0 && boxes.length === 0 && (
+        <p role="status">Nothing else that is at hand is as firm and costs less.</p>
+      )}
       {offers && offers.length > 0 && (
         <ul className="bg-sheet text-ink rounded-md p-2">
           {offers.slice(0, 6).map((o) => (
@@ -45,8 +55,29 @@ export function WallOffers({ job, onTake }: WallOffersProps) {
           ))}
         </ul>
       )}
+      {boxes.length > 0 && (
+        <ul aria-label="One more box" className="bg-sheet text-ink mt-2 rounded-md p-2">
+          {boxes.map((b) => (
+            <li key={b.setName} className="border-rule border-b py-1">
+              {boxWords(b)}
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
+}
+
+/** "One more Net loft, £20.00: 34 of its 412 pieces lie in these walls, which then cost £2.10 less; £17.90 more in all." */
+function boxWords(b: MoreBox): string {
+  const about = b.guessed ? 'about ' : '';
+  const all =
+    b.price === null
+      ? 'nobody knows a price of it'
+      : b.less >= b.price
+        ? `${money(b.less - b.price)} less in all`
+        : `${money(b.price - b.less)} more in all, for what is left over of it`;
+  return `One more ${b.setName}${b.price === null ? '' : `, ${money(b.price)}`}: ${count(b.used)} of its ${count(b.pieces)} pieces lie in these walls, which then cost ${about}${money(b.less)} less; ${all}.`;
 }
 
 const keyOf = (o: WallOffer): string =>

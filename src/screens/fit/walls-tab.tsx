@@ -7,6 +7,7 @@ import {
   laidWalls,
   layWallAnew,
   mirroredWalls,
+  overhangOf,
   piecesLaid,
   newWallJob,
   planMend,
@@ -31,6 +32,7 @@ import {
   firmWords,
   jointCostWords,
   laidHeadline,
+  overhangWords,
   plannedHeadline,
   runsOutWords,
   wallFaultWords,
@@ -209,6 +211,7 @@ function WallsStated({ job, choice, onTry }: LaidProps) {
           </h1>
           <p className="text-background-soft" role="status">
             {firmWords('walls', laying.joints, laying.proven, busy)} {runsOutWords(laid.ends)}{' '}
+            {overhangWords(overhangOf(job))}{' '}
             {!isGuess && jointCostWords(tools.firm.laying, tools['as it lies'].laying)}
           </p>
           <WayChoice

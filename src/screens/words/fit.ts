@@ -3,15 +3,14 @@ import {
   type Filling,
   type FloorFault,
   type NotRead,
-  type onPlot,
+  type Overhang,
   type RunsOut,
   type SourcedLot,
-  type StoreyStep,
   type WallFault,
   type Way,
 } from '@/core/fit';
 import { elementName } from '@/core/parts';
-import type { FloorJob, Plot, Size, WallJob } from '@/core/records';
+import type { FloorJob, WallJob } from '@/core/records';
 import type { WorkCost, Workbench } from '@/core/workbench';
 import { count, modNo, money, pieces, priced } from '@/ui/numbers';
 import { list } from './places';
@@ -33,6 +32,8 @@ export function wallFaultWords(f: WallFault): string {
       return `The wall ${f.wall} is too short to turn a corner so thick: make it longer, or one stud thick.`;
     case 'panel':
       return `An area of the wall ${f.wall} reaches out of it: make it smaller, or the wall longer.`;
+    case 'not last':
+      return `Course ${f.course} is of ${f.family}s, on which nothing can stand: only the last course can be.`;
   }
 }
 
@@ -107,6 +108,16 @@ export const runsOutWords = (ends: readonly RunsOut[], of: 'course' | 'layer' = 
     ? ''
     : `What is at hand ends: ${list(ends.slice(0, 3).map((e) => `${elementName(e.element)} in ${of} ${e.course + 1}`))}${ends.length > 3 ? `, and ${ends.length - 3} more` : ''}.`;
 
+/** What stands out over a wall under its last course; empty where nothing does. */
+export const overhangWords = (over: Overhang | null): string =>
+  over === null
+    ? ''
+    : `The last course, of ${over.family}s, stands out by a stud on the outside${
+        over.openCorners === 0
+          ? ''
+          : `; at ${over.openCorners === 1 ? 'the corner' : `${over.openCorners} corners`} a square of one stud stays open: a corner part or a 1x1 fills it`
+      }.`;
+
 export const WAY_WORDS: Readonly<Record<Way, string>> = { firm: 'Firm', 'as it lies': 'As it lies' };
 
 /** "Planned as M 07: 47 pieces." */
@@ -171,35 +182,6 @@ export function gramWords({ grams, doubt }: { readonly grams: number; readonly d
   return grams >= 1000
     ? `${(grams / 1000).toFixed(2)} kg ± ${(doubt / 1000).toFixed(2)}`
     : `${Math.round(grams)} g ± ${Math.ceil(doubt)}`;
-}
-
-/** Does it fit its plot? In a sentence. */
-export function plotWords(plot: Plot, size: Size | null, lies: ReturnType<typeof onPlot>): string {
-  if (plot.width === 0 || plot.depth === 0) return 'Where is it to stand?';
-  if (!size || !lies)
-    return `The plot is ${plot.width} x ${plot.depth} studs; the size of the build is not said yet.`;
-  if (lies.fits)
-    return `It fits: ${studs(lies.width)} left in width, ${studs(lies.depth)} in depth behind what is kept free.`;
-  const out = [
-    lies.width < 0 ? `${studs(-lies.width)} in width` : '',
-    lies.depth < 0 ? `${studs(-lies.depth)} in depth` : '',
-  ].filter(Boolean);
-  const against = lies.against.length > 0 ? `, against the neighbour on the ${list(lies.against)}` : '';
-  return `It does not fit: it sticks out ${list(out)}${against}.`;
-}
-
-const studs = (n: number): string => `${Math.round(n * 10) / 10} ${n === 1 ? 'stud' : 'studs'}`;
-
-/** How the storeys of two houses meet: "the first floor meets; 32 plates is 2 plates higher than 30". */
-export function stepWords(steps: readonly StoreyStep[]): string {
-  if (steps.length === 0) return 'say the storeys of both to see where they meet.';
-  return `${list(
-    steps.map((s) =>
-      s.plates === 0
-        ? `${s.own} plates meets`
-        : `${s.own} plates is ${Math.abs(s.plates)} ${s.plates > 0 ? 'higher' : 'lower'} than ${s.other}`,
-    ),
-  )}.`;
 }
 
 interface Weighed {

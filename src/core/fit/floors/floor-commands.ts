@@ -62,3 +62,9 @@ export function planFloor(
   const diff = joinDiffs(planned.work.diff, written('floorJob', old, kept));
   return { ...planned, work: { ...planned.work, diff } };
 }
+
+/** The other half of a floor that is the same in a mirror: places kept free change over from left to right. */
+export function mirroredFloor(job: FloorJob): Omit<FloorJob, 'id' | 'planned'> {
+  const { id: _, planned: __, ...rest } = job;
+  return { ...rest, keepOut: job.keepOut.map((k) => ({ ...k, x: job.width - k.x - k.w })) };
+}

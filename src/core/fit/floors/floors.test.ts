@@ -15,6 +15,7 @@ import {
   type FloorPiece,
   type LaidFloor,
   type Way,
+  mirroredFloor,
 } from '../index';
 import { patternSlabs } from './patterns';
 import type { Workbench } from '../../workbench';
@@ -239,5 +240,14 @@ describe('a floor', () => {
     doneAndBack(own, layFloorAnew(own, kept));
     expect(own.modifications).toEqual([]);
     doneAndBack(own, deleteFloorJob(own.records.floorJob.get(job.id)!));
+  });
+});
+
+describe('a floor in a mirror', () => {
+  it('keeps the same places free on the other side, and twice is what it was', () => {
+    const job = floorJobOf({ keepOut: [{ name: 'lamp', x: 1, y: 2, w: 3, d: 1 }] });
+    const other = { ...mirroredFloor(job), id: job.id, planned: null };
+    expect(other.keepOut).toEqual([{ name: 'lamp', x: 8, y: 2, w: 3, d: 1 }]);
+    expect({ ...mirroredFloor(other), id: job.id, planned: null }).toEqual(job);
   });
 });

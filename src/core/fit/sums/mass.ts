@@ -79,9 +79,14 @@ export function massOfPart(part: Part): Mass {
 
 const known = new Map<string, Mass>();
 
-/** The mass of one piece of an element: its colour weighs nothing. */
-export function massOf(element: ElementKey): Mass {
+/**
+ * The mass of one piece of an element: its colour weighs nothing. What was weighed goes before what its size says, with half
+ * of what the scale reads, shared by the pieces, as its doubt.
+ */
+export function massOf(workbench: Workbench, element: ElementKey): Mass {
   const { part } = splitElementKey(element);
+  const weighed = workbench.records.weighed.get(part);
+  if (weighed) return { grams: weighed.grams / weighed.pieces, doubt: weighed.reads / 2 / weighed.pieces };
   let mass = known.get(part);
   if (!mass) known.set(part, (mass = massOfPart(partOf(part))));
   return mass;
@@ -103,7 +108,7 @@ export function massOfBuild(workbench: Workbench, view: 'built' | 'planned' = 'b
     let [grams, doubt, pieces] = [0, 0, 0];
     for (const r of workbench[view].balances.rows((a) => a === modelAccount(z.id))) {
       if (r.qty <= 0) continue;
-      const one = massOf(r.element);
+      const one = massOf(workbench, r.element);
       grams += one.grams * r.qty;
       doubt += one.doubt * r.qty;
       pieces += r.qty;

@@ -5,10 +5,8 @@ import type { ColourId } from '../../shared/ids';
 import type { Minor } from '../../shared/money';
 import type { Workbench } from '../../workbench';
 import { courseParts } from '../course-parts';
-import { quickLaying } from '../lay';
 import { suppliesFor } from '../supply';
-import { restsOnGuess } from './laid-walls';
-import { wallsProblem } from './wall-problem';
+import { laidCost } from './laid-cost';
 
 /** Something else that would do: the walls as they would be stated then, and what they would cost less. */
 export type WallOffer = {
@@ -41,7 +39,7 @@ const ENOUGH = 0.6;
  * as firm and costs less is offered, what saves most first.
  */
 export function wallOffers(workbench: Workbench, job: WallJob): WallOffer[] {
-  const now = costOf(workbench, job);
+  const now = laidCost(workbench, job);
   if (!now || now.money === 0) return [];
   const tried: (Pick<WallOffer, 'job'> & Partial<WallOffer> & { offer: WallOffer['offer'] })[] = [];
   if (!job.plates && job.courses.some((c) => c.family === 'brick'))
@@ -54,20 +52,13 @@ export function wallOffers(workbench: Workbench, job: WallJob): WallOffer[] {
     }
   return tried
     .flatMap((t): WallOffer[] => {
-      const then = costOf(workbench, t.job);
+      const then = laidCost(workbench, t.job);
       const isAsGood = then && then.unfilled <= now.unfilled && then.joints <= now.joints;
       if (!isAsGood || then.money >= now.money) return [];
       const guessed = now.guessed || then.guessed;
       return [{ ...t, saves: now.money - then.money, costs: then.money, guessed } as WallOffer];
     })
     .sort((a, b) => b.saves - a.saves);
-}
-
-function costOf(workbench: Workbench, job: WallJob) {
-  const stated = wallsProblem(workbench, job, 'firm');
-  if (!stated.ok) return null;
-  const plan = quickLaying(stated.value.problem).plan({ proven: false, seconds: 0 });
-  return { ...plan, guessed: restsOnGuess(stated.value, plan.bought) };
 }
 
 /** Solid colours of which about enough studs are at hand for the courses of one colour, the nearest to it first. */
@@ -96,25 +87,4 @@ function coloursFor(
     .map((colour) => ({ colour, deltaE: deltaE00(wanted.lab, colour.lab) }))
     .sort((a, b) => a.deltaE - b.deltaE)
     .slice(0, MOST_COLOURS);
-}
-
-/**
- * The other half of walls that are the same in a mirror: walls, openings and areas change over from left to right. Seen from
- * outside, what was the first wall is the last. Twice mirrored they are what they were, but for the name.
- */
-export function mirroredWalls(job: WallJob): Omit<WallJob, 'id' | 'planned'> {
-  const lengthOf = new Map(job.walls.map((w) => [w.id, w.length]));
-  const turned = <T extends { readonly wall: string; readonly width: number; readonly from: number | null }>(
-    o: T,
-  ): T => ({
-    ...o,
-    from: o.from === null ? null : lengthOf.get(o.wall)! - o.from - o.width,
-  });
-  const { id: _, planned: __, ...rest } = job;
-  return {
-    ...rest,
-    walls: job.walls.map((w) => ({ ...w, left: w.right, right: w.left })).reverse(),
-    openings: job.openings.map(turned),
-    panels: job.panels.map(turned),
-  };
 }

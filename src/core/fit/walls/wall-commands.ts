@@ -22,6 +22,7 @@ export function newWallJob(workbench: Workbench, zone: ZoneId, source: Source): 
     corners: null,
     openings: [],
     panels: [],
+    faces: [],
     plates: false,
     planned: null,
   };

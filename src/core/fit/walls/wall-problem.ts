@@ -3,9 +3,10 @@ import type { WallJob } from '../../records';
 import type { ColourId } from '../../shared/ids';
 import { ok, type Result } from '../../shared/result';
 import type { Workbench } from '../../workbench';
-import { courseParts, type CoursePart } from '../course-parts';
+import { courseParts, hangsOver, type CoursePart } from '../course-parts';
 import { LAY, type WallsProblem } from '../lay/problem';
-import { inColours, PLENTY, suppliesFor, type Supply } from '../supply';
+import { inColours, PLENTY, suppliesFor, type Besides, type Supply } from '../supply';
+import { faceStones } from './faces';
 import { placeOpenings, type OpeningFault, type PlacedOpening } from './openings';
 
 /** Firm: no joint over a joint, then least money. As it lies: only what is at hand. */
@@ -16,7 +17,8 @@ export type WallFault =
   | OpeningFault
   | { readonly fault: 'room of two' }
   | { readonly fault: 'thin'; readonly wall: string }
-  | { readonly fault: 'panel'; readonly wall: string };
+  | { readonly fault: 'panel'; readonly wall: string }
+  | { readonly fault: 'not last'; readonly course: number; readonly family: string };
 
 /** A part of the problem: what lies there. Three plates on one another lie as one brick. */
 export interface WallPart {
@@ -50,7 +52,12 @@ const matterKey = (m: Matter): string => `${m.colour ?? 'any'} ${m.family}`;
  *
  * @example wallsProblem(workbench, job, 'firm') // { ok: true, value: { problem: { kind: 'walls', ... }, parts, ... } }
  */
-export function wallsProblem(workbench: Workbench, job: WallJob, way: Way): Result<StatedWalls, WallFault> {
+export function wallsProblem(
+  workbench: Workbench,
+  job: WallJob,
+  way: Way,
+  besides: Besides = new Map(),
+): Result<StatedWalls, WallFault> {
   const placed = placeOpenings(job);
   if (!placed.ok) return placed;
   if (job.meet === 'room' && job.walls.length < 3) return { ok: false, reason: { fault: 'room of two' } };
@@ -74,6 +81,12 @@ export function wallsProblem(workbench: Workbench, job: WallJob, way: Way): Resu
       ok: false,
       reason: { fault: 'panel', wall: job.walls.find((w) => w.id === outside.wall)?.name ?? outside.wall },
     };
+  const under = job.courses.slice(0, -1).findIndex((c) => hangsOver(c.family));
+  if (under >= 0)
+    return {
+      ok: false,
+      reason: { fault: 'not last', course: under + 1, family: job.courses[under]!.family },
+    };
   const shift = (wall: string) => teeth.get(wall) ?? 0;
   const gaps = job.walls.flatMap((w) =>
     (['left', 'right'] as const).flatMap((end) =>
@@ -88,8 +101,16 @@ export function wallsProblem(workbench: Workbench, job: WallJob, way: Way): Resu
     courses: p.courses,
     colour: matterKey(p),
   }));
+  const faces = faceStones(job, placed.value).map((f) => ({
+    wall: f.wall,
+    from: f.at + shift(f.wall),
+    width: f.along,
+    bottom: f.course,
+    courses: 1,
+    colour: matterKey({ colour: job.courses[f.course]!.colour, family: f.family }),
+  }));
   const stones = job.corners === null ? [] : stonesOf(job, corners, lengthOf, job.corners);
-  const parts = partsOf(workbench, job, way);
+  const parts = partsOf(workbench, job, way, besides);
   return ok({
     problem: {
       kind: 'walls',
@@ -106,7 +127,7 @@ export function wallsProblem(workbench: Workbench, job: WallJob, way: Way): Resu
         })),
         ...gaps,
       ],
-      areas: [...panels, ...stones],
+      areas: [...faces, ...panels, ...stones],
       thick: job.thick,
       parts: parts.map(([part]) => part),
     },
@@ -158,17 +179,20 @@ type StatedPart = readonly [WallsProblem['parts'][number], WallPart];
  * The parts of all matters of a job, with what is at hand of each. What several of them could take is stated once, for the
  * first: what is seen before what is hidden, a plate as a plate before three of them as a brick.
  */
-function partsOf(workbench: Workbench, job: WallJob, way: Way): StatedPart[] {
+function partsOf(workbench: Workbench, job: WallJob, way: Way, besides: Besides): StatedPart[] {
   const matters = new Map<string, Matter>();
   const add = (m: Matter) => matters.set(matterKey(m), m);
   job.courses.forEach(add);
   job.panels.forEach(add);
+  for (const { family } of job.faces)
+    for (const c of job.courses)
+      if (c.colour !== null && c.family === 'brick') add({ colour: c.colour, family });
   if (job.corners !== null) for (const { family } of job.courses) add({ colour: job.corners, family });
   const rank = (c: Choice) => (c.matter.colour === null ? 2 : 0) + (c.each === 3 ? 1 : 0);
   const wanted = [...matters.values()]
     .flatMap((m) => choicesOf(workbench, job, m))
     .sort((a, b) => rank(a) - rank(b));
-  const supplies = suppliesFor(workbench, new Set(wanted.map((w) => w.element)));
+  const supplies = suppliesFor(workbench, new Set(wanted.map((w) => w.element)), besides);
   const claimed = new Set<ElementKey>();
   const stated = wanted.flatMap(({ matter, shape, element, each }): StatedPart[] => {
     const supply = supplies(element);
@@ -208,9 +232,11 @@ interface Choice {
 
 function choicesOf(workbench: Workbench, job: WallJob, matter: Matter): Choice[] {
   const deeps = job.thick === 2 ? ([1, 2] as const) : ([1] as const);
-  const shapes = deeps.flatMap((d) =>
-    courseParts(matter.family, d, workbench.elements).map((shape) => ({ shape, each: 1 as const })),
-  );
+  // What stands out over a thin wall lies on it with its one row.
+  const hangs = job.thick === 1 && hangsOver(matter.family);
+  const shapes = (hangs ? ([2] as const) : deeps)
+    .flatMap((d) => courseParts(matter.family, d, workbench.elements))
+    .map((shape) => ({ shape: hangs ? { ...shape, deep: 1 } : shape, each: 1 as const }));
   const plates = deeps.flatMap((d) =>
     courseParts('plate', d, []).map((shape) => ({ shape, each: 3 as const })),
   );

@@ -1,0 +1,118 @@
+'use client';
+
+import { deleteRing, keepRing, newRing, ringOf } from '@/core/fit';
+import type { Ring } from '@/core/records';
+import { Button } from '@/ui/button';
+import { useBuild } from '../common/build-store';
+import { JobChoice } from './job-choice';
+import { NameField } from './name-field';
+import { NumberBox } from './number-box';
+import { Figure, Sum } from './result';
+import { useJobs } from './use-jobs';
+
+const SIZES = [
+  ['panels', 'Panels', 3, 200, false],
+  ['length', 'Studs long', 0.5, 200, true],
+  ['thick', 'Studs thick', 0, 50, true],
+] as const;
+
+/** A ring of hinged panels, kept with the build: its radius inside and outside, its gaps, where a stud can hold it. */
+export function RingSum() {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const { jobs, job, choose } = useJobs('ring');
+  const begin = () => {
+    const made = newRing(workbench, source());
+    perform(keepRing(workbench, made));
+    choose(made.id);
+  };
+  if (!job)
+    return (
+      <Sum
+        title="A ring of panels"
+        form={
+          <Button look="main" onClick={begin}>
+            Say how it is made
+          </Button>
+        }
+      >
+        <p className="text-soft">A glasshouse, a tower, a rim: of so many panels, so long and so thick.</p>
+      </Sum>
+    );
+  const keep = (more: Partial<Ring>) => perform(keepRing(workbench, { ...job, ...more }));
+  return (
+    <Sum
+      title="A ring of panels"
+      form={
+        <>
+          <JobChoice
+            label="Ring"
+            jobs={jobs}
+            chosen={job}
+            onChoose={choose}
+            onBegin={begin}
+            onDelete={() => perform(deleteRing(job))}
+          />
+          <NameField label="Name" value={job.name} onKeep={(name) => keep({ name })} />
+          {SIZES.map(([key, label, least, most, parts]) => (
+            <NumberBox
+              key={key}
+              label={label}
+              value={job[key]}
+              least={least}
+              most={most}
+              parts={parts}
+              onChange={(n) => keep({ [key]: n })}
+            />
+          ))}
+        </>
+      }
+    >
+      <RingAnswer ring={job} />
+    </Sum>
+  );
+}
+
+function RingAnswer({ ring: of }: { ring: Ring }) {
+  const ring = ringOf(of.panels, of.length, of.thick);
+  if (!ring)
+    return <p role="status">▲ Panels so thick meet inside the ring: make them longer, thinner or more.</p>;
+  return (
+    <div className="flex flex-wrap items-start gap-4">
+      <RingDrawing panels={of.panels} />
+      <div>
+        <div className="flex flex-wrap gap-4">
+          <Figure value={`${ring.inner} mm`} words="to the middle of a panel" />
+          <Figure value={`${ring.outer} mm`} words="to a corner" />
+          <Figure value={`${ring.turn}°`} words="from one to the next" />
+          <Figure value={`${ring.gap} mm`} words="gap outside a corner" />
+        </div>
+        <p role="status" className="mt-2">
+          {ring.offGrid === null
+            ? 'No two pairs of panels lie in the grid: a ring of a multiple of four does.'
+            : ring.offGrid <= 0.2
+              ? 'Studs can hold the panels at front, back and sides.'
+              : `The panels at front, back and sides lie ${ring.offGrid} mm off half a stud: hold them loose, or by a turned plate.`}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function RingDrawing({ panels }: { panels: number }) {
+  const at = (i: number) => {
+    const a = ((i + 0.5) * 2 * Math.PI) / panels - Math.PI / 2;
+    return `${(40 * Math.cos(a)).toFixed(2)} ${(40 * Math.sin(a)).toFixed(2)}`;
+  };
+  return (
+    <svg width={92} height={92} viewBox="-46 -46 92 92" aria-hidden>
+      <path
+        d={`M${Array.from({ length: panels }, (_, i) => at(i)).join('L')}z`}
+        fill="none"
+        stroke="#161616"
+        strokeWidth={3}
+      />
+    </svg>
+  );
+}
