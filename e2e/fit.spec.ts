@@ -144,7 +144,7 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
   await page.getByLabel('Studs wide', { exact: true }).first().fill('40');
   await page.getByLabel('Studs wide', { exact: true }).first().press('Enter');
   await expect(headline(page)).toHaveText(/^It fits: 6 studs left in width, 2 studs in depth/);
-  const storeys = page.getByLabel('Its storeys, plates from the ground (bricks with a b)');
+  const storeys = page.getByLabel('Its storeys, plates from the ground');
   await storeys.fill('3, 10b, roof');
   await storeys.press('Enter');
   await expect(page.getByText('“roof” is no height')).toBeVisible();
@@ -156,7 +156,11 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
   await showPart(page, /Clearance/);
   const railway = page.getByRole('region', { name: 'A railway or tram past a wall' });
   await expect(railway).toContainText('32.2 mm');
-  await expect(railway).toContainText('On the outside it must go back 1 stud.');
+  await expect(railway).toContainText('At 4 studs courses 2 to 6 must go back 1 stud; the others may stay.');
+  await expect(railway).toContainText('By hand 176 mm passed without cutting back');
+  await railway.getByLabel('at, studs').fill('5');
+  await railway.getByLabel('at, studs').press('Enter');
+  await expect(railway).toContainText('all of its courses are clear');
   await railway.getByLabel('Between bogies, mm').fill('300');
   await railway.getByLabel('Between bogies, mm').press('Enter');
   await expect(railway).toContainText('cannot stand on this curve');
@@ -184,6 +188,94 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
   await expect(headline(page)).toContainText('How big is it at 1:44?');
 });
 
+test('rooms, what lifts off and what holds by little, on a set of one’s own: said, answered, planned and undone', async ({
+  page,
+}) => {
+  const rows = ['brick 2x4\tmilk\t40\tShed', 'plate 2x8\tmilk\t10\tRoof'];
+  await makeBuild(page, 'Shed to live in', ['part\tcolour\tqty\tzone', ...rows].join('\n'));
+  await openFit(page, /Rooms/);
+  await expect(headline(page)).toHaveText('Which rooms are there, and how does one get in?');
+  const add = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  const say = async (label: string, value: string, nth = 0) => {
+    const field = page.getByLabel(label, { exact: true }).nth(nth);
+    await field.fill(value);
+    await field.press('Tab');
+    await expect(field).toHaveValue(value);
+  };
+  await add('Add a room');
+  await say('Room 1', 'hall');
+  await expect(headline(page)).toHaveText('Hall cannot be reached from the street.');
+  await add('Add a way');
+  await expect(headline(page)).toHaveText('Every room is reached from the street.');
+  await add('Add what must get through');
+  await say('What, 2', 'barrow');
+  await say('Wide, studs', '6', 3);
+  await expect(page.getByText(/Barrow: gets into no room, not into hall: the door between/)).toContainText(
+    '2 studs too narrow',
+  );
+  await say('Furniture, a footprint each', 'bed 4x6, wardrobe 12x2');
+  await expect(page.getByText(/80 studs, 48 under furniture, 32 studs free/)).toContainText(
+    'wardrobe fits in neither way',
+  );
+  await page.getByLabel('Furniture, a footprint each').fill('bed');
+  await page.getByLabel('Furniture, a footprint each').press('Enter');
+  await expect(page.getByText('“bed” has no footprint')).toBeVisible();
+  await isAccessible(page);
+
+  await showPart(page, /Strength/);
+  await add('Note a place');
+  const place = page.getByRole('region', { name: 'What holds by little' });
+  await expect(place).toContainText('It pulls with 3.1 N·mm; what holds it bears at least 8.0 N·mm.');
+  await expect(headline(page)).toHaveText('Balcony is weak.');
+  await place.getByRole('button', { name: /^Plan it: A row of plates/ }).click();
+  await expect(place).toContainText(/To be strengthened as M \d+/);
+  await expect(page.getByText(/as planned 51/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(place).not.toContainText('To be strengthened');
+  await add('Note a seam');
+  const seam = page.getByRole('region', { name: 'Seams that lift off' });
+  await seam.getByLabel('Roof', { exact: true }).check();
+  await seam.getByLabel('Studs left to hold').fill('60');
+  await seam.getByLabel('Studs left to hold').press('Enter');
+  await expect(headline(page)).toHaveText('Balcony is weak; Roof is too tight.');
+  await seam.getByLabel('When it was lifted').selectOption('held');
+  await expect(headline(page)).toHaveText('Balcony is weak.');
+  await isAccessible(page);
+
+  await showPart(page, /Mass/);
+  const before = await numberIn(page, 'h1', /about ([\d,]+) g/);
+  const weighed = page.getByRole('region', { name: 'Weighed' });
+  await weighed.getByLabel('Part').fill('brick 2x4');
+  await weighed.getByLabel('Together, g').fill('50');
+  await weighed.getByLabel('Together, g').press('Enter');
+  await weighed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(weighed).toContainText('brick 2x4: 5.00 g, by its size 2.30 g');
+  // Forty bricks weigh 2.7 g more each.
+  await expect.poll(() => numberIn(page, 'h1', /about ([\d,]+) g/)).toBe(before + 108);
+});
+
+test('zones on the plot: what sticks out is named with the parts of planned walls, which add to the size', async ({
+  page,
+}) => {
+  await openBuild(page, /Lightkeeper's House/);
+  await openFit(page, /Walls/);
+  await page.getByRole('button', { name: 'Spread a face' }).click();
+  await expect(side(page).getByText(/masonry brick 1x2/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Plan these/ }).click();
+  await expect(headline(page)).toContainText('Planned as');
+  await showPart(page, /Size and plot/);
+  const zones = page.getByRole('region', { name: 'Zones on the plot' });
+  const quay = zones.getByRole('listitem').filter({ has: page.getByText('Quay', { exact: true }) });
+  // Two walls in a row, 18 along the street and 11 back, six courses of bricks tall.
+  await expect(quay.last()).toContainText('20 x 11 studs (160 x 88 mm), 6 bricks, 57.6 mm tall');
+  await quay.last().getByLabel('from the left').fill('20');
+  await quay.last().getByLabel('from the left').press('Enter');
+  await expect(zones.getByRole('list', { name: 'What would have to move' })).toContainText(
+    /Quay sticks out 8 studs on the right; of its walls .*brick 1x\d.* would have to move/,
+  );
+  await isAccessible(page);
+});
+
 for (const [what, size] of [
   ['a phone', { width: 390, height: 844 }],
   ['a page at 200 %', { width: 640, height: 400 }],
@@ -193,7 +285,17 @@ for (const [what, size] of [
     await page.setViewportSize(size);
     await openBuild(page, /Lightkeeper's House/);
     await openFit(page, /Size and plot/);
-    for (const part of [/Size and plot/, /Walls/, /Clearance/, /Levels/, /Scale/, /Mass/]) {
+    for (const part of [
+      /Size and plot/,
+      /Walls/,
+      /Floors/,
+      /Rooms/,
+      /Clearance/,
+      /Levels/,
+      /Scale/,
+      /Mass/,
+      /Strength/,
+    ]) {
       await showPart(page, part);
       await expect(headline(page)).toBeVisible();
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
