@@ -63,6 +63,7 @@ async function improve(job: LayJob, steps: number): Promise<void> {
   const solver = await highs();
   for (let n = 0; n < steps && !job.over; n++) {
     job.listen();
+    if (job.search.patch()) job.tellBest();
     const window = job.search.window();
     if (!window) continue;
     const byNodes = Number.isFinite(steps);

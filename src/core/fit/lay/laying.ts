@@ -59,9 +59,15 @@ export class Laying {
     return this.used[part]! < stock ? 0 : (price ?? Infinity);
   }
 
+  /** All cells around a point are covered, and no piece covers two of them: that is what its `spans` are. */
   hasJoint(point: number): boolean {
-    const { cells, spans } = this.grid.points[point]!;
-    return cells.every((c) => this.owner[c]! >= 0) && !spans.some((s) => this.laid.has(s));
+    const { cells } = this.grid.points[point]!;
+    for (let i = 0; i < cells.length; i++) {
+      const owner = this.owner[cells[i]!]!;
+      if (owner < 0) return false;
+      for (let j = 0; j < i; j++) if (this.owner[cells[j]!] === owner) return false;
+    }
+    return true;
   }
 
   get score(): LayScore {

@@ -1,13 +1,16 @@
-import { seededRandom } from '../../shared/random';
+import { between, seededRandom, type Random } from '../../shared/random';
 import { layCourses, relayCourses } from './courses';
 import { firstLaying } from './first';
-import { gridOf } from './grid';
+import { gridOf, type Grid } from './grid';
 import { compareScores, Laying } from './laying';
+import { Patches } from './patches';
 import type { LayProblem } from './problem';
 
 /** Courses that are laid anew: what a page waits for without being seen to. */
 const STEPS = 60;
 const MOST_POINTS = 20_000;
+/** Patches that are laid anew, likewise. */
+const PATCHES = 80;
 
 /**
  * A laying to be shown while a better one is looked for: the quickest there is, the same every time. The problem must make
@@ -30,5 +33,13 @@ export function quickLaying(problem: LayProblem): Laying {
       Math.min(STEPS, Math.ceil(MOST_POINTS / Math.max(1, grid.points.length))),
     );
   }
+  patchUp(grid, best, random);
   return best;
+}
+
+/** Lays patches anew, anywhere. */
+function patchUp(grid: Grid, laying: Laying, random: Random): void {
+  if (grid.cells === 0) return;
+  const patches = new Patches(grid, random);
+  for (let i = 0; i < PATCHES; i++) patches.relay(laying, between(random, 0, grid.cells - 1));
 }

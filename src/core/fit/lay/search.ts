@@ -4,9 +4,13 @@ import { firstLaying } from './first';
 import type { Grid } from './grid';
 import { compareScores, Laying, type LayScore } from './laying';
 import { layModel, type LayModel } from './model';
+import { Patches } from './patches';
 
 /** Cells of a window of walls: what the exact model does in a moment. */
 const MOST_CELLS = 260;
+
+/** Patches that are laid anew by trying before each window. Of walls fewer: joints go by windows of whole courses. */
+const PATCHES = { floor: 250, walls: 60 };
 
 /** A laying that gets better: windows of it are taken up and laid anew as well as can be. */
 export class LaySearch {
@@ -15,17 +19,19 @@ export class LaySearch {
   best: Laying;
   bestScore: LayScore;
   private bad = 0;
+  private readonly patches: Patches;
 
   constructor(
     readonly grid: Grid,
     private readonly random: Random,
   ) {
+    this.patches = new Patches(grid, random);
     this.current = firstLaying(grid, random);
     this.currentScore = this.current.score;
     const inCourses = layCourses(grid);
     const others = [
       ...(inCourses ? [firstLaying(grid, random, inCourses)] : []),
-      ...Array.from({ length: 5 }, () => firstLaying(grid, random)),
+      ...Array.from({ length: inCourses ? 1 : 3 }, () => firstLaying(grid, random)),
     ];
     for (const other of others) {
       if (compareScores(other.score, this.currentScore, grid.preferMoney) < 0)
@@ -51,17 +57,32 @@ export class LaySearch {
     return true;
   }
 
+  /** Lays patches anew by trying: quick, and far on most of the way. True when the whole is better than ever. */
+  patch(): boolean {
+    const troubled = this.troubledCells();
+    for (let i = 0; i < (this.isFloor ? PATCHES.floor : PATCHES.walls); i++) {
+      const atTrouble = troubled.length > 0 && this.random() < 0.5;
+      const seat = atTrouble ? pick(this.random, troubled) : this.anywhere();
+      if (seat !== null) this.patches.relay(this.current, seat);
+    }
+    this.currentScore = this.current.score;
+    if (compareScores(this.currentScore, this.bestScore, this.grid.preferMoney) >= 0) return false;
+    [this.best, this.bestScore] = [Laying.of(this.grid, this.current.laid), this.currentScore];
+    this.bad = 0;
+    return true;
+  }
+
   /** The model of a window, null where there is nothing to choose in it. */
   window(): LayModel | null {
     const seat = this.random() < 0.6 ? this.troubled() : this.anywhere();
     if (seat === null) return null;
-    const free = this.isFloor ? this.patch(seat) : this.band(seat);
+    const free = this.isFloor ? this.square(seat) : this.band(seat);
     const model = layModel(this.grid, this.current, free);
     return model.choices > model.lifted.length ? model : null;
   }
 
   /** Cells of a floor around one, more of them the longer nothing was found. */
-  private patch(seat: number): Set<number> {
+  private square(seat: number): Set<number> {
     const { x, y } = this.grid.at[seat]!;
     const size = 5 + Math.min(7, Math.floor(this.bad / 12)) + between(this.random, 0, 3);
     const tall = Math.max(2, Math.round(size * (0.5 + this.random())));
@@ -124,17 +145,22 @@ export class LaySearch {
     return this.grid.cells === 0 ? null : between(this.random, 0, this.grid.cells - 1);
   }
 
-  /** A cell that is empty, beside a joint, or under a piece that was bought or is of one cell. */
   private troubled(): number | null {
+    const cells = this.troubledCells();
+    return cells.length > 0 ? pick(this.random, cells) : this.anywhere();
+  }
+
+  /** Cells that are empty or beside a joint; where there are none, those under a piece that was bought or is of one cell. */
+  private troubledCells(): number[] {
     const { grid, current } = this;
     const cells: number[] = [];
     for (let c = 0; c < grid.cells; c++) if (current.owner[c]! < 0) cells.push(c);
     grid.points.forEach((p, i) => current.hasJoint(i) && cells.push(...p.cells));
-    if (cells.length > 0) return pick(this.random, cells);
+    if (cells.length > 0) return cells;
     for (const p of current.laid) {
       const { part, cells: covers } = grid.placements[p]!;
       if (current.used[part]! > grid.parts[part]!.stock || covers.length === 1) cells.push(...covers);
     }
-    return cells.length > 0 ? pick(this.random, cells) : this.anywhere();
+    return cells;
   }
 }
