@@ -151,6 +151,10 @@ function waysOf(part: WallsProblem['parts'][number], thick: number) {
   );
 }
 
+/** Whether both ends of a piece lie over something; the first course stands on the ground. */
+const hasGround = (below: readonly (readonly number[])[] | undefined, from: number, along: number): boolean =>
+  [from, from + along - 1].every((p) => below?.[p]?.some((cell) => cell >= 0) ?? true);
+
 /** Puts the pieces of a wall's course into the grid, and says which of them span which border of which row. */
 function layWall(
   problem: WallsProblem,
@@ -171,6 +175,7 @@ function layWall(
           const { area, colour } = areas[from]!;
           if (colour !== part.colour) continue;
           if (areas.slice(from, from + way.along).some((a) => a.area !== area)) continue;
+          if (part.feet && !hasGround(rows[course - 1], from, way.along)) continue;
           for (let r = 0; r + way.deep <= thick; r++) {
             const cells = row.slice(from, from + way.along).flatMap((p) => p.slice(r, r + way.deep));
             if (cells.includes(-1)) continue;

@@ -51,6 +51,12 @@ function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
     const [along, deep] = piece.across ? [size[1], size[0]] : size;
     const row = piece.row ?? 0;
     if (row < 0 || row + deep > thick) fault ??= `piece ${i} is deeper than its wall`;
+    if (
+      part.feet &&
+      piece.course > 0 &&
+      [piece.at, piece.at + along - 1].some((p) => isOpen(wall.id, piece.course - 1, p))
+    )
+      fault ??= `piece ${i} has a foot over an opening`;
     for (let p = piece.at; p < piece.at + along; p++) {
       if (p < 0 || p >= wall.length) fault ??= `piece ${i} reaches out of its wall`;
       else if (colourAt(wall.id, piece.course, p) !== colourAt(wall.id, piece.course, piece.at))

@@ -50,6 +50,7 @@ export const wallsSchema = z.object({
         length: z.int().min(1).max(64),
         deep: z.int().min(1).max(2).optional(),
         /** A slope has a front: it never lies across. */ onlyAlong: z.boolean().optional(),
+        /** An arch stands on its two ends: neither lies over an opening. */ feet: z.boolean().optional(),
       }),
     )
     .max(LAY.parts),

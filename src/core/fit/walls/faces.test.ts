@@ -3,7 +3,7 @@ import { splitElementKey } from '../../parts';
 import { asId, type ColourId } from '../../shared/ids';
 import { between, pick, seededRandom } from '../../shared/random';
 import { coursesOf, fitWorkbench, randomWallJob, wallJobOf, wallsOf } from '../../testing/fit';
-import { quickLaying } from '../lay';
+import { judgeLaying, quickLaying } from '../lay';
 import { placeOpenings, wallsProblem } from '../index';
 import { faceStones } from './faces';
 import { overhangOf } from './overhang';
@@ -101,6 +101,26 @@ describe('a last course that stands out', () => {
     expect(overhangOf({ ...job, thick: 2 })).toBeNull();
     expect(overhangOf({ ...job, meet: 'room' })!.openCorners).toBe(2);
     expect(overhangOf(wallJobOf())).toBeNull();
+  });
+
+  it('may be of arches, which stand on their ends beside what is open below them', () => {
+    const window = { name: 'window', width: 4, bottom: 1, courses: 2, count: 1 };
+    const job = wallJobOf({
+      walls: wallsOf(14),
+      courses: coursesOf('ash', 'ash', 'ash', 'kelp arch'),
+      openings: [{ ...window, wall: 'north', from: 5 }],
+    });
+    const stated = wallsProblem(fitWorkbench([]), job, 'firm');
+    if (!stated.ok) throw new Error('these walls stand');
+    const { pieces, unfilled } = quickLaying(stated.value.problem).plan({ proven: false, seconds: 0 });
+    expect(judgeLaying(stated.value.problem, pieces).fault).toBeNull();
+    expect(unfilled).toBe(0);
+    const over = pieces.flatMap((p) => ('wall' in p && p.course === 3 ? [p] : []));
+    const parts = new Map(stated.value.problem.parts.map((p) => [p.id, p]));
+    const feet = over.flatMap((p) => [p.at, p.at + parts.get(p.part)!.length - 1]);
+    expect(feet.some((f) => f >= 5 && f < 9)).toBe(false);
+    const onAir = pieces.map((p) => ('wall' in p && p.course === 3 ? { ...p, at: p.at + 5 } : p));
+    expect(judgeLaying(stated.value.problem, onAir).fault).not.toBeNull();
   });
 
   it('carries nothing: below others it is refused, and the course is named', () => {

@@ -209,6 +209,7 @@ function partsOf(workbench: Workbench, job: WallJob, way: Way, besides: Besides)
           length: shape.length,
           deep: shape.deep,
           ...(shape.part.family.directed ? { onlyAlong: true } : {}),
+          ...(matter.family === 'arch' ? { feet: true } : {}),
           stock,
           price,
           limit: price === null ? 0 : PLENTY,
