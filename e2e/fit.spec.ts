@@ -260,7 +260,11 @@ test('zones on the plot: what sticks out is named with the parts of planned wall
   await openBuild(page, /Lightkeeper's House/);
   await openFit(page, /Walls/);
   await page.getByRole('button', { name: 'Spread a face' }).click();
-  await expect(side(page).getByText(/masonry brick 1x2/).first()).toBeVisible();
+  await expect(
+    side(page)
+      .getByText(/masonry brick 1x2/)
+      .first(),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Plan these/ }).click();
   await expect(headline(page)).toContainText('Planned as');
   await showPart(page, /Size and plot/);

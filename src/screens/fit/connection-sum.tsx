@@ -17,68 +17,33 @@ import { Field, Select } from '@/ui/field';
 import { modNo } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { HOLDS_WORDS, holdingWords, remedyWords } from '../words/strength';
-import { JobChoice } from './job-choice';
+import { KeptSum } from './kept-sum';
 import { NameField } from './name-field';
 import { NumberBox } from './number-box';
-import { Sum } from './result';
-import { useJobs } from './use-jobs';
 import { ZoneSelect } from './zone-select';
 
-const TITLE = 'What holds by little';
-
 /** A place that holds by little: its studs against its lever, and what people do about it, planned by one press. */
-export function ConnectionSum() {
-  const workbench = useBuild((s) => s.workbench);
-  const perform = useBuild((s) => s.perform);
-  const source = useBuild((s) => s.source);
-  const { jobs, job, choose } = useJobs('connection');
-  const begin = () => {
-    const zone = workbench.zones[1]?.id ?? workbench.rootZone.id;
-    const made = newConnection(workbench, zone, source());
-    perform(keepConnection(workbench, made));
-    choose(made.id);
-  };
-  if (!job)
-    return (
-      <Sum
-        title={TITLE}
-        form={
-          <Button look="main" onClick={begin}>
-            Note a place
-          </Button>
-        }
-      >
-        <p className="text-soft">
-          A balcony on two studs, a sign on a clip, a jib: whether it bears what hangs on it, and what would
-          strengthen it.
-        </p>
-      </Sum>
-    );
-  return (
-    <Sum
-      title={TITLE}
-      form={
-        <>
-          <JobChoice
-            label="Place"
-            jobs={jobs}
-            chosen={job}
-            onChoose={choose}
-            onBegin={begin}
-            onDelete={() => perform(deleteConnection(job))}
-          />
-          <ConnectionForm
-            connection={job}
-            onKeep={(more) => perform(keepConnection(workbench, { ...job, ...more }))}
-          />
-        </>
-      }
-    >
-      <p role="status">{holdingWords(holding(job))}</p>
-      <Remedies connection={job} />
-    </Sum>
-  );
-}
+export const ConnectionSum = () => (
+  <KeptSum
+    type="connection"
+    title="What holds by little"
+    label="Place"
+    says="A balcony on two studs, a sign on a clip, a jib: whether it bears what hangs on it, and what would strengthen it."
+    words="Note a place"
+    make={(workbench, source) =>
+      newConnection(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source)
+    }
+    keep={keepConnection}
+    remove={deleteConnection}
+    form={(connection, onKeep) => <ConnectionForm connection={connection} onKeep={onKeep} />}
+    answer={(connection) => (
+      <>
+        <p role="status">{holdingWords(holding(connection))}</p>
+        <Remedies connection={connection} />
+      </>
+    )}
+  />
+);
 
 interface FormProps {
   readonly connection: Connection;

@@ -2,13 +2,10 @@
 
 import { deleteRing, keepRing, newRing, ringOf } from '@/core/fit';
 import type { Ring } from '@/core/records';
-import { Button } from '@/ui/button';
-import { useBuild } from '../common/build-store';
-import { JobChoice } from './job-choice';
+import { KeptSum } from './kept-sum';
 import { NameField } from './name-field';
 import { NumberBox } from './number-box';
-import { Figure, Sum } from './result';
-import { useJobs } from './use-jobs';
+import { Figure } from './result';
 
 const SIZES = [
   ['panels', 'Panels', 3, 200, false],
@@ -17,62 +14,35 @@ const SIZES = [
 ] as const;
 
 /** A ring of hinged panels, kept with the build: its radius inside and outside, its gaps, where a stud can hold it. */
-export function RingSum() {
-  const workbench = useBuild((s) => s.workbench);
-  const perform = useBuild((s) => s.perform);
-  const source = useBuild((s) => s.source);
-  const { jobs, job, choose } = useJobs('ring');
-  const begin = () => {
-    const made = newRing(workbench, source());
-    perform(keepRing(workbench, made));
-    choose(made.id);
-  };
-  if (!job)
-    return (
-      <Sum
-        title="A ring of panels"
-        form={
-          <Button look="main" onClick={begin}>
-            Say how it is made
-          </Button>
-        }
-      >
-        <p className="text-soft">A glasshouse, a tower, a rim: of so many panels, so long and so thick.</p>
-      </Sum>
-    );
-  const keep = (more: Partial<Ring>) => perform(keepRing(workbench, { ...job, ...more }));
-  return (
-    <Sum
-      title="A ring of panels"
-      form={
-        <>
-          <JobChoice
-            label="Ring"
-            jobs={jobs}
-            chosen={job}
-            onChoose={choose}
-            onBegin={begin}
-            onDelete={() => perform(deleteRing(job))}
+export const RingSum = () => (
+  <KeptSum
+    type="ring"
+    title="A ring of panels"
+    label="Ring"
+    says="A glasshouse, a tower, a rim: of so many panels, so long and so thick."
+    words="Say how it is made"
+    make={newRing}
+    keep={keepRing}
+    remove={deleteRing}
+    form={(ring, onKeep) => (
+      <>
+        <NameField label="Name" value={ring.name} onKeep={(name) => onKeep({ name })} />
+        {SIZES.map(([key, label, least, most, parts]) => (
+          <NumberBox
+            key={key}
+            label={label}
+            value={ring[key]}
+            least={least}
+            most={most}
+            parts={parts}
+            onChange={(n) => onKeep({ [key]: n })}
           />
-          <NameField label="Name" value={job.name} onKeep={(name) => keep({ name })} />
-          {SIZES.map(([key, label, least, most, parts]) => (
-            <NumberBox
-              key={key}
-              label={label}
-              value={job[key]}
-              least={least}
-              most={most}
-              parts={parts}
-              onChange={(n) => keep({ [key]: n })}
-            />
-          ))}
-        </>
-      }
-    >
-      <RingAnswer ring={job} />
-    </Sum>
-  );
-}
+        ))}
+      </>
+    )}
+    answer={(ring) => <RingAnswer ring={ring} />}
+  />
+);
 
 function RingAnswer({ ring: of }: { ring: Ring }) {
   const ring = ringOf(of.panels, of.length, of.thick);

@@ -3,76 +3,47 @@
 import { useMemo } from 'react';
 import { deleteSeam, keepSeam, newSeam, seamHold } from '@/core/fit';
 import { LIFTED, SEAM_TRIALS, type Seam } from '@/core/records';
-import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { leaveWords, seamWords } from '../words/strength';
-import { JobChoice } from './job-choice';
+import { KeptSum } from './kept-sum';
 import { NameField } from './name-field';
 import { NumberBox } from './number-box';
-import { Sum } from './result';
-import { useJobs } from './use-jobs';
-
-const TITLE = 'Seams that lift off';
 
 /** A seam at which a storey, a roof, a wall or furniture lifts off: how many studs to leave, between too loose and too tight. */
-export function SeamSum() {
+export const SeamSum = () => (
+  <KeptSum
+    type="seam"
+    title="Seams that lift off"
+    label="Seam"
+    says="A roof, a storey: how many studs are left to hold it, so that it neither falls off nor tears the model."
+    words="Note a seam"
+    make={newSeam}
+    keep={keepSeam}
+    remove={deleteSeam}
+    form={(seam, onKeep) => <SeamForm seam={seam} onKeep={onKeep} />}
+    answer={(seam) => <SeamAnswer seam={seam} />}
+  />
+);
+
+function SeamAnswer({ seam }: { seam: Seam }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
-  const perform = useBuild((s) => s.perform);
-  const source = useBuild((s) => s.source);
-  const { jobs, job, choose } = useJobs('seam');
   const hold = useMemo(() => {
     void version;
-    return job && seamHold(workbench, job);
-  }, [workbench, version, job]);
-  const begin = () => {
-    const made = newSeam(workbench, source());
-    perform(keepSeam(workbench, made));
-    choose(made.id);
-  };
-  if (!job || !hold)
-    return (
-      <Sum
-        title={TITLE}
-        form={
-          <Button look="main" onClick={begin}>
-            Note a seam
-          </Button>
-        }
-      >
-        <p className="text-soft">
-          A roof, a storey: how many studs are left to hold it, so that it neither falls off nor tears the
-          model.
-        </p>
-      </Sum>
-    );
+    return seamHold(workbench, seam);
+  }, [workbench, version, seam]);
   return (
-    <Sum
-      title={TITLE}
-      form={
-        <>
-          <JobChoice
-            label="Seam"
-            jobs={jobs}
-            chosen={job}
-            onChoose={choose}
-            onBegin={begin}
-            onDelete={() => perform(deleteSeam(job))}
-          />
-          <SeamForm seam={job} onKeep={(more) => perform(keepSeam(workbench, { ...job, ...more }))} />
-        </>
-      }
-    >
+    <>
       <p role="status">
-        {seamWords(job, hold)} {leaveWords(job, hold)}
+        {seamWords(seam, hold)} {leaveWords(seam, hold)}
       </p>
-      <Outline seam={job} leave={Math.min(hold.leave, 40)} />
+      <Outline seam={seam} leave={Math.min(hold.leave, 40)} />
       <p className="text-soft mt-1">
         Lift with both hands, over a table, holding what lies below; keep fingers out of the gap as it is set
         down.
       </p>
-    </Sum>
+    </>
   );
 }
 

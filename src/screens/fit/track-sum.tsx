@@ -1,84 +1,54 @@
 'use client';
 
 import { useMemo } from 'react';
-import { deleteTrack, keepTrack, newTrack, trackClearance, type TrackClearance } from '@/core/fit';
+import { deleteTrack, keepTrack, newTrack, trackClearance } from '@/core/fit';
 import { TRACK_SIDES, type Track, type TrackSide } from '@/core/records';
-import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { longestWords, trackWords, triedWords } from '../words/clearance';
 import { CurveDrawing } from './curve-drawing';
-import { JobChoice } from './job-choice';
+import { KeptSum } from './kept-sum';
 import { NameField } from './name-field';
 import { NumberBox } from './number-box';
-import { Figure, Sum } from './result';
+import { Figure } from './result';
 import { TrackCourses } from './track-courses';
 import { TrackTrials } from './track-trials';
-import { useJobs } from './use-jobs';
 
 /** A railway or tram past a wall: what is swept in the curve, and which courses must go back by how much. */
-export function TrackSum() {
+export const TrackSum = () => (
+  <KeptSum
+    type="track"
+    title="A railway or tram past a wall"
+    label="Track"
+    says="Its length, its bogies, its curve and how far the wall stands: which courses must go back is told."
+    words="Say how it runs"
+    make={newTrack}
+    keep={keepTrack}
+    remove={deleteTrack}
+    form={(track, onKeep) => <TrackForm track={track} onKeep={onKeep} />}
+    answer={(track, onKeep) => (
+      <>
+        <TrackAnswer track={track} />
+        <TrackTrials track={track} onKeep={(tried) => onKeep({ tried })} />
+      </>
+    )}
+  />
+);
+
+function TrackAnswer({ track }: { track: Track }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
-  const perform = useBuild((s) => s.perform);
-  const source = useBuild((s) => s.source);
-  const { jobs, job, choose } = useJobs('track');
   const passes = useMemo(() => {
     void version;
-    return job && trackClearance(workbench, job);
-  }, [workbench, version, job]);
-  const begin = () => {
-    const made = newTrack(workbench, source());
-    perform(keepTrack(workbench, made));
-    choose(made.id);
-  };
-  if (!job)
+    return trackClearance(workbench, track);
+  }, [workbench, version, track]);
+  if (!passes)
     return (
-      <Sum
-        title="A railway or tram past a wall"
-        form={
-          <Button look="main" onClick={begin}>
-            Say how it runs
-          </Button>
-        }
-      >
-        <p className="text-soft">
-          Its length, its bogies, its curve and how far the wall stands: which courses must go back is told.
-        </p>
-      </Sum>
+      <p role="status">
+        ▲ This vehicle cannot stand on this curve: its bogies are further apart than the curve is wide, or it
+        is shorter than from bogie to bogie.
+      </p>
     );
-  const keep = (more: Partial<Track>) => perform(keepTrack(workbench, { ...job, ...more }));
-  return (
-    <Sum
-      title="A railway or tram past a wall"
-      form={
-        <>
-          <JobChoice
-            label="Track"
-            jobs={jobs}
-            chosen={job}
-            onChoose={choose}
-            onBegin={begin}
-            onDelete={() => perform(deleteTrack(job))}
-          />
-          <TrackForm track={job} onKeep={keep} />
-        </>
-      }
-    >
-      {passes ? (
-        <TrackAnswer track={job} passes={passes} />
-      ) : (
-        <p role="status">
-          ▲ This vehicle cannot stand on this curve: its bogies are further apart than the curve is wide, or
-          it is shorter than from bogie to bogie.
-        </p>
-      )}
-      <TrackTrials track={job} onKeep={(tried) => keep({ tried })} />
-    </Sum>
-  );
-}
-
-function TrackAnswer({ track, passes }: { track: Track; passes: TrackClearance }) {
   return (
     <>
       <div className="flex flex-wrap gap-4" role="status">

@@ -39,10 +39,12 @@ export function readDoors(text: string): Result<Plot['doors'], string> {
     .split(/[,;\n]/)
     .map((c) => c.trim())
     .filter(Boolean)) {
-    const [, name = '', at, up] = /^(.*?)\s*(\d{1,4})(?:\s+up\s+(\S+))?$/i.exec(t) ?? [];
+    const words = t.split(/\s/).filter(Boolean);
+    const up = words.at(-2)?.toLowerCase() === 'up' ? words.splice(-2)[1] : undefined;
+    const at = /^\d{1,4}$/.exec(words.pop() ?? '')?.[0];
+    const name = words.join(' ');
     const sill = up === undefined ? 0 : readHeight(up);
-    // "front up 4" lacks its place.
-    if (at === undefined || sill === undefined || Number(at) > 2000 || /\bup$/i.test(name)) return fail(t);
+    if (at === undefined || sill === undefined || Number(at) > 2000) return fail(t);
     doors.push({ name: name.slice(0, 80), at: Number(at), sill });
   }
   return doors.length <= MOST_DOORS ? ok(doors) : fail(text);
