@@ -170,7 +170,7 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
   const levels = page.getByRole('region', { name: 'Levels', exact: true });
   await levels.getByLabel('Height or gap, mm').fill('6,4');
   await levels.getByLabel('Height or gap, mm').press('Enter');
-  await expect(levels).toContainText('2 plates fill 6.4 mm exactly.');
+  await expect(levels).toContainText('2 plates fill 6.4 mm exactly, at hand.');
   await levels.getByLabel('Height or gap, mm').fill('1e9');
   await expect(levels).toContainText('from 0.1 to 2000');
   await levels.getByLabel('Height or gap, mm').fill('6.4');

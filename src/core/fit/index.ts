@@ -21,6 +21,8 @@ export { laidFloor, plannedFloor } from './floors/laid-floor';
 export type { FloorPiece, LaidFloor } from './floors/laid-floor';
 export type { Slab } from './floors/patterns';
 export { asBricksAndPlates, BRICK, PLATE, STUD } from './sums/measures';
+export { fillingsHere } from './sums/fillings-here';
+export type { FillingHere } from './sums/fillings-here';
 export { fillings } from './sums/levels';
 export type { Filling } from './sums/levels';
 export { balanceOver, massOf, massOfBuild, massOfPart, perHook } from './sums/mass';

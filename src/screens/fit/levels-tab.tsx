@@ -1,11 +1,19 @@
 'use client';
 
-import { useState } from 'react';
-import { fillings, hingedWalls, keepFloorJob, newFloorJob, roundOf, type Filling } from '@/core/fit';
+import { useMemo, useState } from 'react';
+import {
+  fillings,
+  fillingsHere,
+  hingedWalls,
+  keepFloorJob,
+  newFloorJob,
+  roundOf,
+  type Filling,
+} from '@/core/fit';
 import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
-import { fillingWords } from '../words/fit';
+import { fillingWords, lacksWords } from '../words/fit';
 import { NumberBox } from './number-box';
 import { PointsSum } from './points-sum';
 import { Sum, Sums } from './result';
@@ -36,7 +44,11 @@ function Levels({ onFloor }: { onFloor: () => void }) {
   const [halves, setHalves] = useState(true);
   const [sideways, setSideways] = useState(true);
   const [size, setSize] = useState({ width: 6, depth: 4 });
-  const found = fillings(height, { tolerance, halves, sideways });
+  const version = useBuild((s) => s.version);
+  const found = useMemo(() => {
+    void version;
+    return fillingsHere(workbench, fillings(height, { tolerance, halves, sideways }));
+  }, [workbench, version, height, tolerance, halves, sideways]);
   const [first] = found;
   const lay = (f: Filling) => {
     const job = newFloorJob(workbench, workbench.zones[1]?.id ?? workbench.rootZone.id, source());
@@ -73,12 +85,12 @@ function Levels({ onFloor }: { onFloor: () => void }) {
     >
       <p role="status">
         {first
-          ? `${fillingWords(first)} fill ${height} mm${first.error === 0 ? ' exactly' : `, ${Math.abs(first.error)} mm too ${first.error > 0 ? 'tall' : 'low'}`}.`
+          ? `${fillingWords(first)} fill ${height} mm${first.error === 0 ? ' exactly' : `, ${Math.abs(first.error)} mm too ${first.error > 0 ? 'tall' : 'low'}`}${first.lacks.length > 0 ? `; ${lacksWords(first)}` : ', at hand'}.`
           : `Nothing fills ${height} mm within ${tolerance} mm: allow more, or half plates and parts on their side.`}
       </p>
       {found.length > 0 && (
         <table className="mt-2 w-full max-w-md">
-          <caption className="sr-only">All fillings, the nearest first</caption>
+          <caption className="sr-only">All fillings, those at hand first, the nearest before</caption>
           <thead>
             <tr className="text-faint border-rule border-b text-left text-[12px]">
               <th scope="col" className="font-normal">
@@ -98,6 +110,7 @@ function Levels({ onFloor }: { onFloor: () => void }) {
                 <td className="py-1">
                   <span className="flex items-end gap-2">
                     <Pile filling={f} /> {fillingWords(f)}
+                    {f.lacks.length > 0 && <span className="text-soft">({lacksWords(f)})</span>}
                   </span>
                 </td>
                 <td className="text-right">{f.mm.toFixed(1)}</td>

@@ -1,6 +1,7 @@
 import {
   jobState,
   type Filling,
+  type FillingHere,
   type FloorFault,
   type NotRead,
   type Overhang,
@@ -176,6 +177,9 @@ export function fillingWords(f: Filling): string {
   ] as const;
   return list(parts.filter(([n]) => n > 0).map(([n, one, more]) => `${n} ${n === 1 ? one : more}`));
 }
+
+/** "too few brackets at hand": what lacks of a filling. */
+export const lacksWords = (f: FillingHere): string => `too few ${list(f.lacks.map((n) => `${n}s`))} at hand`;
 
 /** "1.24 kg ± 0.19", "85 g ± 12" */
 export function gramWords({ grams, doubt }: { readonly grams: number; readonly doubt: number }): string {
