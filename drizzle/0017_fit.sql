@@ -157,3 +157,25 @@ CREATE TABLE `weighed_parts` (
 	`grams` real NOT NULL,
 	`reads` real NOT NULL
 );
+--> statement-breakpoint
+CREATE TABLE `briefs` (
+	`id` text PRIMARY KEY NOT NULL,
+	`build` text NOT NULL,
+	`purpose` text NOT NULL,
+	`wishes` text NOT NULL,
+	`ideas` text NOT NULL,
+	`rules` text NOT NULL,
+	FOREIGN KEY (`build`) REFERENCES `builds`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `briefs_build` ON `briefs` (`build`);--> statement-breakpoint
+CREATE TABLE `rule_exceptions` (
+	`id` text PRIMARY KEY NOT NULL,
+	`build` text NOT NULL,
+	`rule` text NOT NULL,
+	`reason` text NOT NULL,
+	`at` text NOT NULL,
+	FOREIGN KEY (`build`) REFERENCES `builds`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `rule_exceptions_build` ON `rule_exceptions` (`build`);

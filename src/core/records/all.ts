@@ -1,5 +1,6 @@
 import { assembly } from './assembly';
 import { boxOffer } from './box-offer';
+import { brief } from './brief';
 import { build } from './build';
 import { buildSources } from './build-sources';
 import { claimRank } from './claim-rank';
@@ -27,6 +28,7 @@ import { poolModel } from './pool-model';
 import { price } from './price';
 import { reading } from './reading';
 import { roughlyKnown } from './roughly-known';
+import { ruleException } from './rule-exception';
 import { scheme } from './scheme';
 import { simulatedClock } from './simulated-clock';
 import { tray } from './tray';
@@ -93,5 +95,7 @@ export const RECORDS = [
   seam,
   connection,
   weighed,
+  brief,
+  ruleException,
   entry,
 ] as const;

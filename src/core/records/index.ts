@@ -1,5 +1,6 @@
 export type { Assembly } from './assembly';
 export type { BoxOffer } from './box-offer';
+export type { Brief } from './brief';
 export type { Build } from './build';
 export { ELSEWHERE, type BuildSources, type Elsewhere } from './build-sources';
 export type { ClaimRank } from './claim-rank';
@@ -31,6 +32,7 @@ export type { Price } from './price';
 export type { Reading } from './reading';
 export type { Ring } from './ring';
 export { ROUGH_AMOUNTS, type RoughAmount, type RoughlyKnown } from './roughly-known';
+export type { RuleException } from './rule-exception';
 export type { Scheme } from './scheme';
 export { LIFTED, SEAM_TRIALS, type Seam } from './seam';
 export { CLOCK_ID, type SimulatedClock } from './simulated-clock';

@@ -27,6 +27,7 @@ export type KeptAssemblyId = Id<'keptAssembly'>;
 export type PoolModelId = Id<'poolModel'>;
 export type WallJobId = Id<'wallJob'>;
 export type FloorJobId = Id<'floorJob'>;
+export type RuleExceptionId = Id<'ruleException'>;
 export type TrackId = Id<'track'>;
 export type RingId = Id<'ring'>;
 export type SeamId = Id<'seam'>;

@@ -97,7 +97,7 @@ function NeighbourRow({ no, neighbour: n, onChange, onDelete }: RowProps) {
           Delete
         </Button>
       </div>
-      <FrontForm of="" front={n} onKeep={set} />
+      <FrontForm of={`${n.name}: `} front={n} onKeep={set} />
     </>
   );
 }

@@ -5,7 +5,7 @@ import { keepPlot, onPlot, plannedSize, plotOf, sidesAgree, streetOf } from '@/c
 import type { Plot } from '@/core/records';
 import { useBuild } from '../common/build-store';
 import { SizePanel } from '../common/size-panel';
-import { plotWords } from '../words/plot';
+import { plotWords, sizeWords } from '../words/plot';
 import { NeighboursForm } from './neighbours-form';
 import { PlotForm } from './plot-form';
 import { SidesForm } from './sides-form';
@@ -41,6 +41,7 @@ export function PlotTab() {
       </div>
       <ZonePlaces plot={plot} />
       <h2 className="mt-4 text-[16px]">How big it is</h2>
+      {size && <p>{sizeWords(size, card?.built ?? card?.found ?? null)}</p>}
       <div className="-mx-4">
         <SizePanel />
       </div>

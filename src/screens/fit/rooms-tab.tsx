@@ -34,9 +34,7 @@ export function RoomsTab() {
             not get through a door and what of a floor is left is told at once.
           </p>
         ) : (
-          passing.map(({ passer, reached: by }) => (
-            <p key={passer.name}>{passerWords(interior, passer, by)}</p>
-          ))
+          passing.map(({ passer, reached: by }, i) => <p key={i}>{passerWords(interior, passer, by)}</p>)
         )}
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-2">

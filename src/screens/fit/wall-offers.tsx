@@ -57,8 +57,8 @@ export function WallOffers({ job, onTake }: WallOffersProps) {
       )}
       {boxes.length > 0 && (
         <ul aria-label="One more box" className="bg-sheet text-ink mt-2 rounded-md p-2">
-          {boxes.map((b) => (
-            <li key={b.setName} className="border-rule border-b py-1">
+          {boxes.map((b, i) => (
+            <li key={i} className="border-rule border-b py-1">
               {boxWords(b)}
             </li>
           ))}

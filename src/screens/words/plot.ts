@@ -18,6 +18,16 @@ export function heightWords(n: number): string {
   return `${list(parts)}, ${Math.round(n * PLATE * 10) / 10} mm`;
 }
 
+/** "As planned 36 x 24 studs, 34 bricks tall: zones and planned walls make it larger than was measured." */
+export function sizeWords(size: Size, measured: Size | null): string {
+  const same =
+    measured !== null &&
+    (['length', 'width', 'height'] as const).every((k) => Math.abs(size[k] - measured[k]) < 1e-6);
+  const says = `${studs(size.length)} along the street, ${studs(size.width)} deep, ${heightWords(Math.round(size.height * 3))} tall`;
+  if (same) return `As planned it stays as measured: ${says}.`;
+  return `As planned ${says}: ${measured ? 'its zones and planned walls reach beyond what was measured' : 'by its zones and planned walls, nothing was measured yet'}.`;
+}
+
 /** Does it fit its plot? In a sentence. */
 export function plotWords(plot: Plot, size: Size | null, lies: ReturnType<typeof onPlot>): string {
   if (plot.width === 0 || plot.depth === 0) return 'Where is it to stand?';

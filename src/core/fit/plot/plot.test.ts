@@ -98,7 +98,7 @@ describe('a base for a plot', () => {
 
 describe('storeys as they are typed', () => {
   it('are plates, or bricks with a b, in order', () => {
-    expect(readStoreys('62, 2 10b 20b+1')).toEqual({ ok: true, value: [2, 30, 61, 62] });
+    expect(readStoreys('62, 2 10b 20b+1 62')).toEqual({ ok: true, value: [2, 30, 61, 62] });
     expect(readStoreys('')).toEqual({ ok: true, value: [] });
   });
   it.each(['roof', '-3', '3001', '2.5'])('say what is none: %s', (text) =>

@@ -25,7 +25,8 @@ export function readStoreys(text: string): Result<number[], string> {
     if (plates === undefined) return fail(t);
     storeys.push(plates);
   }
-  return storeys.length <= MOST_LINES ? ok(storeys.sort((a, b) => a - b)) : fail(text);
+  const once = [...new Set(storeys)].sort((a, b) => a - b);
+  return once.length <= MOST_LINES ? ok(once) : fail(text);
 }
 
 /**

@@ -54,6 +54,13 @@ describe('where zones lie', () => {
     });
   });
 
+  it('adds no distance to walls of a zone whose place nobody said', () => {
+    const b = bench();
+    did(b, keepZonePlace(b, zoneId('Roof'), { ...block, x: 20, y: 0, width: 10, depth: 10 }));
+    planned(b, wallJobOf({ walls: wallsOf(26), courses: coursesOf('ash') }));
+    expect(plannedSize(b)).toEqual({ length: 26, width: 10, height: 10 });
+  });
+
   it('goes by what was measured where nothing else is known', () => {
     const b = bench();
     expect(plannedSize(b)).toBeNull();

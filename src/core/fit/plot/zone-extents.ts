@@ -47,9 +47,18 @@ export const isStillPlanned = (workbench: Workbench, job: WallJob): boolean =>
 export function plannedSize(workbench: Workbench): Size | null {
   const card = workbench.records.inspectionCard.get(workbench.build);
   const measured = card?.built ?? card?.found ?? null;
-  const whole = around(zoneExtents(workbench).flatMap((z) => z.block ?? []));
-  if (!whole) return measured;
-  const least = { length: whole.width, width: whole.depth, height: (whole.bottom + whole.height) / 3 };
+  const zones = zoneExtents(workbench).filter((z) => z.block);
+  const whole = around(zones.flatMap((z) => (z.said && z.block ? [z.block] : [])));
+  // Of a zone whose place nobody said only its own size is known.
+  const alone = zones.flatMap((z) => (z.said || !z.block ? [] : [z.block]));
+  const sizes = [...(whole ? [whole] : []), ...alone];
+  if (sizes.length === 0) return measured;
+  const most = (of: (b: Block) => number) => Math.max(...sizes.map(of));
+  const least = {
+    length: most((b) => b.width),
+    width: most((b) => b.depth),
+    height: most((b) => b.bottom + b.height) / 3,
+  };
   if (!measured) return least;
   return {
     length: Math.max(measured.length, least.length),
