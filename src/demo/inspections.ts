@@ -1,3 +1,4 @@
+import { briefOf, keepBrief, makeException, RULES } from '../core/brief';
 import fs from 'node:fs';
 import path from 'node:path';
 import { Workbench } from '../core/workbench';
@@ -249,4 +250,45 @@ export function inspectHouse(
   s.act(setScheme(s.workbench(), tower.id, colours));
   const windows = { zone: null, family: 'window', colour: null };
   s.act(learnColourRule(s.workbench(), windows, asId<ColourId>('chalk'), s.source()));
+}
+
+/** The house: what it is to become, whose ideas it takes, and eight rules of which two are broken with their reasons. */
+export function briefHouse(
+  handle: Handle,
+  build: BuildId | undefined,
+  newId: () => string,
+  clock: () => Date,
+): void {
+  if (!build) throw new Error('a brief needs a build');
+  const s = new Inspector(handle, build, newId, clock);
+  s.act(
+    keepBrief(s.workbench(), {
+      ...briefOf(s.workbench()),
+      purpose: 'A lightkeeper’s house one can live in, with a boathouse, in its street by the harbour',
+      wishes: [
+        { what: 'A boathouse under the stair', done: false },
+        { what: 'Rooms that can be reached', done: false },
+        { what: 'Brighter lamps', done: true },
+      ],
+      ideas: [{ what: 'The slipway beside the quay wall', whose: 'a friend', where: 'a club evening' }],
+      rules: [
+        { rule: 'pieces at most', limit: 520, text: '' },
+        { rule: 'net at most', limit: 110, text: '' },
+        { rule: 'budget', limit: 4000, text: '' },
+        { rule: 'parcels at most', limit: 3, text: '' },
+        { rule: 'within the plot', limit: 0, text: '' },
+        { rule: 'strong enough', limit: 0, text: '' },
+        { rule: 'width at most', limit: 36, text: '' },
+        { rule: 'none of these colours', limit: 0, text: 'heather, petal' },
+      ],
+    }),
+  );
+  const reasons = {
+    'within the plot': 'the neighbour on the right is moved by two studs',
+    'strong enough': 'the sign hangs where nobody plays',
+  };
+  for (const rule of RULES) {
+    const reason = reasons[rule.id as keyof typeof reasons];
+    if (reason) s.act(makeException(s.workbench(), rule, reason, s.source()));
+  }
 }

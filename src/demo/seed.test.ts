@@ -7,6 +7,7 @@ import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
 import { needOf, statesOf, totalsOf } from '@/core/need';
 import { compareOptions, fadingByZone } from '@/core/fading';
+import { rulesNow } from '@/core/brief';
 import {
   floorProblem,
   holding,
@@ -102,6 +103,17 @@ describe('the demo', () => {
     expect(holding(sign!).because).toEqual(['two studs']);
     const [ring] = workbench(/Glasshouse/).records.ring.values();
     expect(ringOf(ring!.panels, ring!.length, ring!.thick)).toMatchObject({ turn: 30 });
+  });
+
+  it('has a house with a brief of eight rules, two of them broken with their reasons', () => {
+    const rules = rulesNow(workbench(/Lightkeeper's House/));
+    expect(rules).toHaveLength(8);
+    const broken = rules.filter((r) => r.state.holds === false);
+    expect(broken.map((r) => [r.rule.id, r.exception !== null])).toEqual([
+      ['within the plot', true],
+      ['strong enough', true],
+    ]);
+    expect(rules.filter((r) => r.state.holds === true)).toHaveLength(6);
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {

@@ -48,7 +48,7 @@ import {
   type Step,
 } from './story';
 import { demoOwnParts } from './own-parts';
-import { inspectFerry, inspectHouse } from './inspections';
+import { briefHouse, inspectFerry, inspectHouse } from './inspections';
 
 export const DEMO_SETS: readonly DemoSet[] = [
   lightkeepersHouse,
@@ -104,6 +104,7 @@ export function seedDemo(handle: Handle): void {
   inspectHouse(handle, house.build, newId, clock);
   fitHouse(handle, house.build, newId, clock);
   fitHouseInside(handle, house.build, newId, clock);
+  briefHouse(handle, house.build, newId, clock);
   garden(handle, newId, clock);
   const tram = boxes(nightTram, 'Night tram, from the tub', 'second-hand', 0);
   const loose = { ...tram, boxes: tram.boxes.map((b) => ({ ...b, price: null })) };

@@ -5,6 +5,7 @@ import clsx from 'clsx';
 /** The screens of a build in the order of work. A screen joins the navigation here when it is built. */
 const SCREENS = [
   { name: 'Inspect', path: '/inspect' },
+  { name: 'Brief', path: '/brief' },
   { name: 'Bench', path: '' },
   { name: 'Fit', path: '/fit' },
   { name: 'Colour', path: '/colour' },

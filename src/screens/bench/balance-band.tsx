@@ -5,6 +5,7 @@ import { takeTally, type Figure, type Scope, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, signed, priced } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
+import { RuleWatch } from '../common/rule-watch';
 
 interface BandProps {
   /** What the line being typed would do; null while there is none. */
@@ -75,7 +76,10 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
           </button>
         </div>
         <Bar shown={shown} planned={planned} />
-        <Asides tally={shown} onOpen={onOpen} />
+        <div className="flex flex-wrap items-center gap-x-4">
+          <Asides tally={shown} onOpen={onOpen} />
+          <RuleWatch trying={zone ? null : effect?.planned} />
+        </div>
       </div>
       <CostCell
         shown={shown}

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { takeTally, type Tally } from '@/core/ledger';
 import { count, signed, priced } from '@/ui/numbers';
 import { useBuild } from './build-store';
+import { RuleWatch } from './rule-watch';
 
 /** The balance as built and as planned, in one line: always in sight. `trying` is what it would be with what is chosen. */
 export function BalanceStrip({ trying }: { trying?: Tally | null }) {
@@ -35,6 +36,7 @@ export function BalanceStrip({ trying }: { trying?: Tally | null }) {
         recoloured, <b>{count(planned.renewed)}</b> renewed, <b>{count(planned.sparesLeft)}</b>{' '}
         {planned.sparesLeft === 1 ? 'spare' : 'spares'}
       </span>
+      <RuleWatch trying={trying} short />
       <Link href={`/builds/${workbench.build}`} className="text-soft ml-auto underline">
         open in the bench
       </Link>

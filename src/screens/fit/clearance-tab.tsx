@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { roomIn, swingRadius, vehiclesAlong } from '@/core/fit';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import { Sum, Sums } from './result';
 import { TrackSum } from './track-sum';
 

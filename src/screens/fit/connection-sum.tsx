@@ -18,8 +18,8 @@ import { modNo } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { HOLDS_WORDS, holdingWords, remedyWords } from '../words/strength';
 import { KeptSum } from './kept-sum';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
 import { ZoneSelect } from './zone-select';
 
 /** A place that holds by little: its studs against its lever, and what people do about it, planned by one press. */

@@ -4,8 +4,8 @@ import { FACE_FAMILIES } from '@/core/fit';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 
 /** Faces of brick that are spread over the visible courses: a family each, and its share. */
 export function FacesForm({ job, onChange }: { job: WallJob; onChange: (job: WallJob) => void }) {

@@ -7,8 +7,8 @@ import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { ColourSelect } from './colour-select';
 import { NameAndZone } from './name-and-zone';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 
 const PATTERN_WORDS: Readonly<Record<FloorJob['pattern'], string>> = {
   free: 'as it comes',

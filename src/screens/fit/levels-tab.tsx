@@ -14,7 +14,7 @@ import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { fillingWords, lacksWords } from '../words/fit';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import { PointsSum } from './points-sum';
 import { Sum, Sums } from './result';
 import { RingSum } from './ring-sum';

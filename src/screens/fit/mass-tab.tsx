@@ -6,7 +6,7 @@ import { Select } from '@/ui/field';
 import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { gramWords } from '../words/fit';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import { Figure, Sum, Sums } from './result';
 import { WeighSum } from './weigh-sum';
 

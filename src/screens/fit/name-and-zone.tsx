@@ -1,7 +1,7 @@
 'use client';
 
 import type { ZoneId } from '@/core/shared/ids';
-import { NameField } from './name-field';
+import { NameField } from '../common/name-field';
 import { ZoneSelect } from './zone-select';
 
 interface NameAndZoneProps {

@@ -4,9 +4,9 @@ import type { Plot } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
 import { FrontForm } from './front-form';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 
 type Neighbour = Plot['neighbours'][number];
 

@@ -5,8 +5,8 @@ import type { WallJob } from '@/core/records';
 import { partOf, readPartName } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 import { WallPlace } from './wall-place';
 
 type Opening = WallJob['openings'][number];

@@ -5,8 +5,8 @@ import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { ColourSelect } from './colour-select';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 import { WallPlace } from './wall-place';
 
 type Panel = WallJob['panels'][number];

@@ -3,10 +3,10 @@
 import type { Passer } from '@/core/fit';
 import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
 import type { InteriorFormProps } from './rooms-form';
-import { rowsOf } from './rows-of';
+import { rowsOf } from '../common/rows-of';
 
 /** Figures, carts, what else must get through: how wide, how high, and whether stairs and ladders stop it. */
 export function PassersForm({ interior, onKeep }: InteriorFormProps) {

@@ -8,7 +8,7 @@ import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { baseWords } from '../words/plot';
 import { FrontForm } from './front-form';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import { TypedField } from './typed-field';
 
 interface PlotFormProps {

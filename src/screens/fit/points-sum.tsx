@@ -5,10 +5,10 @@ import type { Interior } from '@/core/records';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { heightWords } from '../words/plot';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
 import { Sum } from './result';
-import { rowsOf } from './rows-of';
+import { rowsOf } from '../common/rows-of';
 
 /** Heights to named points: a seat, a sill, a cab's roof; each with what lies between it and the one below. */
 export function PointsSum() {

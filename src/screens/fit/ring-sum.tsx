@@ -3,8 +3,8 @@
 import { deleteRing, keepRing, newRing, ringOf } from '@/core/fit';
 import type { Ring } from '@/core/records';
 import { KeptSum } from './kept-sum';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
 import { Figure } from './result';
 
 const SIZES = [

@@ -5,9 +5,9 @@ import type { Interior } from '@/core/records';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { floorWords, wayWords } from '../words/rooms';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
-import { rowsOf } from './rows-of';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
+import { rowsOf } from '../common/rows-of';
 import { TypedField } from './typed-field';
 
 export interface InteriorFormProps {

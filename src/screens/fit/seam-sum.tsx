@@ -7,8 +7,8 @@ import { Check, Field, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { leaveWords, seamWords } from '../words/strength';
 import { KeptSum } from './kept-sum';
-import { NameField } from './name-field';
-import { NumberBox } from './number-box';
+import { NameField } from '../common/name-field';
+import { NumberBox } from '../common/number-box';
 
 /** A seam at which a storey, a roof, a wall or furniture lifts off: how many studs to leave, between too loose and too tight. */
 export const SeamSum = () => (

@@ -3,7 +3,7 @@
 import type { sidesAgree } from '@/core/fit';
 import type { Plot } from '@/core/records';
 import { studs } from '../words/plot';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 
 interface SidesFormProps {
   readonly plot: Plot;

@@ -5,7 +5,7 @@ import type { Track } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { studs } from '../words/plot';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 
 /** Vehicles that were run past the wall by hand, with how far it had to go back. */
 export function TrackTrials({ track, onKeep }: { track: Track; onKeep: (tried: Track['tried']) => void }) {

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 
 /** A place in a wall: how wide, from which course, and how many. */
 interface Box {

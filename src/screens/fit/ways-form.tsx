@@ -5,9 +5,9 @@ import { STREET, WAY_KINDS, type WayKind } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { roomName, WAY_WORDS } from '../words/rooms';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import type { InteriorFormProps } from './rooms-form';
-import { rowsOf } from './rows-of';
+import { rowsOf } from '../common/rows-of';
 
 /** Doors, openings, stairs, ladders and hatches: from where to where, how wide and how high. */
 export function WaysForm({ interior, onKeep }: InteriorFormProps) {

@@ -7,7 +7,7 @@ import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { gramWords } from '../words/fit';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 import { Sum } from './result';
 
 /** What pieces of a part weighed on a scale: it then goes before what its size says, in every build. */

@@ -14,7 +14,7 @@ import type { Plot } from '@/core/records';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { blockWords, sticksOutWords, storeyWords } from '../words/plot';
-import { NumberBox } from './number-box';
+import { NumberBox } from '../common/number-box';
 
 /** Where each zone lies and how big it is, planned walls with it; what sticks out of the plot, and how big each storey is. */
 export function ZonePlaces({ plot }: { plot: Plot }) {

@@ -12,7 +12,7 @@ import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { FINDING_WORDS, MATTERS } from '../words/inspection';
 import { draftProblemWords } from '../words/log-line';
-import { FindingDialog } from './finding-dialog';
+import { FindingDialog } from '../common/finding-dialog';
 
 const ORDER: readonly FindingState[] = ['open', 'planned', 'closed', 'dropped'];
 

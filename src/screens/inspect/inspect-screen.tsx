@@ -14,7 +14,6 @@ import { usePart } from '../common/use-part';
 import { CheckOff } from './check-off';
 import { Findings } from './findings';
 import { MissingPanel } from './missing-panel';
-import { MustStay } from './must-stay';
 import { SizePanel } from '../common/size-panel';
 
 /** Inspect: what is good, what is missing, what is wrong with this copy, before anything is changed. */
@@ -29,7 +28,6 @@ export function InspectScreen({ snapshot }: { snapshot: BuildSnapshot }) {
 const PARTS = [
   { name: 'count', words: 'Check off' },
   { name: 'findings', words: 'Findings' },
-  { name: 'stay', words: 'What must stay' },
   { name: 'size', words: 'Size' },
 ] as const;
 
@@ -57,7 +55,6 @@ function Inspect() {
         tabs={withKeys(PARTS, {
           count: `${report.counted}/${report.lots}`,
           findings: count(open.length),
-          stay: count(stay.length),
         })}
       >
         <main className="flex min-h-0 flex-1 flex-col">
@@ -74,9 +71,6 @@ function Inspect() {
             </TabPart>
             <TabPart name="findings">
               <Findings findings={findings.filter((f) => !MUST_STAY.includes(f.kind))} />
-            </TabPart>
-            <TabPart name="stay">
-              <MustStay findings={stay} />
             </TabPart>
             <TabPart name="size">
               <SizePanel />

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { Workbench } from '@/core/workbench';
 import { MUST_STAY } from '@/core/inspection';
 
-/** What must stay, asked for at the end: the answers are given in Inspect. */
+/** What must stay, asked for at the end: the answers are given in Brief. */
 export function MustStay({ workbench }: { workbench: Workbench }) {
   const stay = [...workbench.records.finding.values()].filter(
     (f) => MUST_STAY.includes(f.kind) && !f.dropped,
@@ -25,7 +25,7 @@ export function MustStay({ workbench }: { workbench: Workbench }) {
         ))}
       </ul>
       {open > 0 && (
-        <Link href={`/builds/${workbench.build}/inspect`} className="no-print underline">
+        <Link href={`/builds/${workbench.build}/brief?part=stay`} className="no-print underline">
           Ask them through
         </Link>
       )}

@@ -25,6 +25,7 @@ import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
 import { useBackground } from '../common/use-background';
 import { MustStay } from './must-stay';
+import { RulesKept } from './rules-kept';
 import { StatesByPart } from './states-by-part';
 
 /** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
@@ -125,6 +126,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
             <CameFromTable workbench={workbench} books={books} />
           </section>
           <Placeholders books={books} />
+          <RulesKept workbench={workbench} />
           <MustStay workbench={workbench} />
           <Spares workbench={workbench} books={books} />
           <Files build={workbench.build} />

@@ -9,8 +9,8 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
-import { useBuild } from '../common/build-store';
-import { sendPhoto } from '../common/send-photo';
+import { useBuild } from './build-store';
+import { sendPhoto } from './send-photo';
 import { FINDING_WORDS, photoFaultWords } from '../words/inspection';
 
 /** Writes something found down, or changes it. */

@@ -5,7 +5,7 @@ import type { Finding } from '@/core/ledger';
 import { answerFinding, closeFinding } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
-import { FindingDialog } from './finding-dialog';
+import { FindingDialog } from '../common/finding-dialog';
 
 /** Features and functions that must stay, as a list to be asked through again at the end. */
 export function MustStay({ findings }: { findings: readonly Finding[] }) {

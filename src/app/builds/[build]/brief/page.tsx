@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { asId, type BuildId } from '@/core/shared/ids';
+import { BriefPage } from '@/screens/brief';
+import { pageOpening } from '@/server/snapshot';
+import { withWorkspace } from '../../../with-workspace';
+
+export const metadata: Metadata = { title: 'Brief' };
+
+export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
+  const build = asId<BuildId>((await params).build);
+  return withWorkspace((handle) => {
+    const opening = pageOpening(handle, build);
+    if (!opening) notFound();
+    return <BriefPage key={build} opening={opening} />;
+  });
+}

@@ -1,0 +1,6 @@
+'use client';
+
+import { withOpening } from '../common/with-opening';
+import { BriefScreen } from './brief-screen';
+
+export const BriefPage = withOpening(BriefScreen);

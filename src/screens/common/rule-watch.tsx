@@ -1,0 +1,37 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { rulesNow, wouldBreak } from '@/core/brief';
+import type { Tally } from '@/core/ledger';
+import { rulesInShort, rulesShortest } from '../words/brief';
+import { list } from '../words/places';
+import { useBuild } from './build-store';
+
+interface RuleWatchProps {
+  readonly trying?: Tally | null | undefined;
+  /** Where there is little room: how many hold alone. */
+  readonly short?: boolean;
+}
+
+/** The house rules in a line, where any is on; and which of them what is being typed would break. */
+export function RuleWatch({ trying, short }: RuleWatchProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const rules = useMemo(() => {
+    void version;
+    return rulesNow(workbench);
+  }, [workbench, version]);
+  if (rules.length === 0) return null;
+  const broken = trying ? wouldBreak(workbench, trying) : [];
+  return (
+    <span aria-live="polite" className="text-soft text-[12px]">
+      <Link href={`/builds/${workbench.build}/brief?part=rules`} className="underline">
+        {short ? rulesShortest(rules) : rulesInShort(rules)}
+      </Link>
+      {broken.length > 0 && (
+        <b className="text-ink"> ▲ would break: {list(broken.map((r) => r.name.toLowerCase()))}</b>
+      )}
+    </span>
+  );
+}
