@@ -58,6 +58,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'inspect', build: /Skerry/, path: '/inspect' },
+  { name: 'brief', build: HOUSE, path: '/brief?part=rules' },
   { name: 'fit-plot', build: HOUSE, path: '/fit' },
   {
     name: 'fit-walls',
@@ -73,7 +74,7 @@ const SHOTS: readonly Shot[] = [
     build: GARDEN,
     path: '/fit?part=floors',
     act: async (page) =>
-      void (await page.getByText(/Proven for|The best that was found/).waitFor({ timeout: 30_000 })),
+      void (await page.getByText(/Proven (for|of)|The best that was found/).waitFor({ timeout: 30_000 })),
   },
   { name: 'colour', build: HOUSE, path: '/colour' },
   { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
