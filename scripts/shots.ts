@@ -99,12 +99,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'needed', build: GARDEN, path: '/parts' },
   {
-    name: 'these-boxes-only',
-    build: /Glasshouse/,
-    path: '/parts',
-    act: (page) => page.keyboard.press('Alt+6'),
-  },
-  {
     name: 'own-parts',
     path: '/own-parts',
     act: async (page) => void (await page.getByRole('button', { name: /arch 1x4 kelp/ }).click()),
