@@ -27,6 +27,7 @@ test('what must stay is said before and asked for again', async ({ page }) => {
 test('house rules: switched on with a limit, warned of before Enter, broken all the same with a reason, told at the end', async ({
   page,
 }) => {
+  test.slow();
   await makeBuild(page, 'Promised', BLOCK);
   await openBrief(page, 'What for');
   await expect(headline(page)).toHaveText('What is it for, and what must it keep to?');
@@ -59,6 +60,8 @@ test('house rules: switched on with a limit, warned of before Enter, broken all 
   await expect(balance(page)).not.toContainText('would break');
   await page.locator('#log-line').fill('+4 bar 1x4 soot own');
   await expect(balance(page)).toContainText('would break: pieces at most');
+  await page.locator('#log-line').fill('+1 bar 1x4 amber own');
+  await expect(balance(page)).toContainText('would break: nothing of these colours');
   await log(page, '+4 bar 1x4 soot own');
   await expect(balance(page)).toContainText('1 of 2 rules hold, 1 broken');
 

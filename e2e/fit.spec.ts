@@ -133,6 +133,7 @@ test('a terrace from what is at hand: mixed, with a kerb and a post left free, p
 test('the plot, the street and the sums of the trade: each answers in a sentence, and refuses nonsense', async ({
   page,
 }) => {
+  test.slow();
   await openBuild(page, /Lightkeeper's House/);
   await openFit(page, /Size and plot/);
   await expect(headline(page)).toHaveText(
@@ -191,6 +192,7 @@ test('the plot, the street and the sums of the trade: each answers in a sentence
 test('rooms, what lifts off and what holds by little, on a set of one’s own: said, answered, planned and undone', async ({
   page,
 }) => {
+  test.slow();
   const rows = ['brick 2x4\tmilk\t40\tShed', 'plate 2x8\tmilk\t10\tRoof'];
   await makeBuild(page, 'Shed to live in', ['part\tcolour\tqty\tzone', ...rows].join('\n'));
   await openFit(page, /Rooms/);
@@ -257,6 +259,7 @@ test('rooms, what lifts off and what holds by little, on a set of one’s own: s
 test('zones on the plot: what sticks out is named with the parts of planned walls, which add to the size', async ({
   page,
 }) => {
+  test.slow();
   await openBuild(page, /Lightkeeper's House/);
   await openFit(page, /Walls/);
   await page.getByRole('button', { name: 'Spread a face' }).click();

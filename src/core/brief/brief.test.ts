@@ -126,4 +126,20 @@ describe('house rules', () => {
     on(b, 'pieces at most', 5);
     expect(wouldBreak(b, after(2))).toEqual([]);
   });
+
+  it('tell before Enter what an entry brings from elsewhere, or in a colour that is not to be', () => {
+    const b = on(on(bench(), 'only these boxes'), 'none of these colours', 0, 'green');
+    const now = takeTally(b.planned, { of: 'build' }, b.priceOf);
+    const entryOf = (intent: object) => {
+      const copy = planned(bench(), testSource(), intent);
+      return copy.entries.filter((e) => e.modification);
+    };
+    const ids = (intent: object) => wouldBreak(b, now, entryOf(intent)).map((r) => r.id);
+    expect(ids(adds(1))).toEqual(['only these boxes', 'none of these colours']);
+    expect(ids({ on: [{ element: el('brick 1x1', 'bark'), qty: 1 }], source: 'outside', price: 1 })).toEqual([
+      'only these boxes',
+    ]);
+    expect(ids({ kind: 'remove', off: [{ element: el('brick 2x4', 'ash'), qty: 1 }] })).toEqual([]);
+    expect(wouldBreak(b, now)).toEqual([]);
+  });
 });

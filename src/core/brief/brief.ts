@@ -5,6 +5,7 @@ import {
   takeTally,
   written,
   type Command,
+  type Entry,
   type Source,
   type Tally,
 } from '../ledger';
@@ -59,14 +60,19 @@ export function rulesNow(workbench: Workbench, tally?: Tally): RuleNow[] {
   });
 }
 
-/** Rules that a tally would break which hold, or are not known to be broken, as things are planned: told before Enter. */
-export function wouldBreak(workbench: Workbench, tally: Tally): Rule[] {
+/**
+ * Rules that what is tried would break, told before Enter: by its tally those that hold, or are not known to be broken, as
+ * things are planned; by its entries those that an entry alone breaks, each time.
+ */
+export function wouldBreak(workbench: Workbench, tally: Tally, entries: readonly Entry[] = []): Rule[] {
   const { rules } = briefOf(workbench);
   if (rules.length === 0) return [];
   const planned = takeTally(workbench.planned, { of: 'build' }, workbench.priceOf);
   return RULES.filter((rule) => {
     const setting = rules.find((r) => r.rule === rule.id);
-    if (!setting || !rule.ofTally) return false;
+    if (!setting) return false;
+    if (rule.brokenBy) return entries.some((e) => rule.brokenBy!(e, workbench, setting));
+    if (!rule.ofTally) return false;
     return rule.ofTally(tally, setting).holds === false && rule.ofTally(planned, setting).holds !== false;
   });
 }

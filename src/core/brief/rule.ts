@@ -1,4 +1,4 @@
-import type { Tally } from '../ledger';
+import type { Entry, Tally } from '../ledger';
 import type { EntryId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 
@@ -33,6 +33,8 @@ export interface Rule {
   readonly asks: RuleAsks;
   readonly ofTally?: (tally: Tally, setting: RuleSetting) => RuleState;
   readonly ofBooks?: (workbench: Workbench, setting: RuleSetting) => RuleState;
+  /** Whether an entry alone would break it: of a rule that is told by the entries that break it. */
+  readonly brokenBy?: (entry: Entry, workbench: Workbench, setting: RuleSetting) => boolean;
 }
 
 /** A state that is told by a number against its limit. */

@@ -126,15 +126,19 @@ export const bindToBoxes = (records: RecordSet, build: BuildId, boxesOnly: boole
   }),
 });
 
+/** Pieces that an entry puts on from elsewhere than the build's own boxes. */
+export const piecesFromElsewhere = (entry: Entry): number =>
+  entry.movements.reduce((s, m) => {
+    const from = placeOf(m.from);
+    const outside = from === 'stock' || from === 'order' || from === 'outside' || from === 'own';
+    return s + (placeOf(m.to) === 'model' && outside && entry.kind !== 'regrade' ? m.qty : 0);
+  }, 0);
+
 /** Entries of a build that put on pieces from elsewhere than its own boxes, and how many: exceptions where it is bound. */
 export function poolExceptions(workbench: Workbench): { entry: Entry; qty: number }[] {
   return workbench.entries.flatMap((entry) => {
     if (entry.whatIf !== null) return [];
-    const qty = entry.movements.reduce((s, m) => {
-      const from = placeOf(m.from);
-      const outside = from === 'stock' || from === 'order' || from === 'outside' || from === 'own';
-      return s + (placeOf(m.to) === 'model' && outside && entry.kind !== 'regrade' ? m.qty : 0);
-    }, 0);
+    const qty = piecesFromElsewhere(entry);
     return qty > 0 ? [{ entry, qty }] : [];
   });
 }

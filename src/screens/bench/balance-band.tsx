@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { takeTally, type Figure, type Scope, type Tally } from '@/core/ledger';
+import { takeTally, type Entry, type Figure, type Scope, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, signed, priced } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
@@ -10,6 +10,8 @@ import { RuleWatch } from '../common/rule-watch';
 interface BandProps {
   /** What the line being typed would do; null while there is none. */
   readonly effect: Effect | null;
+  /** The entries that it would make. */
+  readonly entries: readonly Entry[];
   readonly onOpen: (figure: Figure) => void;
 }
 
@@ -35,7 +37,7 @@ const TERMS: readonly (readonly [
 ];
 
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
-export function BalanceBand({ effect, onOpen }: BandProps) {
+export function BalanceBand({ effect, entries, onOpen }: BandProps) {
   const workbench = useBuild((s) => s.workbench);
   const view = useBuild((s) => s.view);
   const version = useBuild((s) => s.version);
@@ -78,7 +80,7 @@ export function BalanceBand({ effect, onOpen }: BandProps) {
         <Bar shown={shown} planned={planned} />
         <div className="flex flex-wrap items-center gap-x-4">
           <Asides tally={shown} onOpen={onOpen} />
-          <RuleWatch trying={zone ? null : effect?.planned} />
+          <RuleWatch trying={zone ? null : effect?.planned} entries={entries} />
         </div>
       </div>
       <CostCell

@@ -141,6 +141,7 @@ function Bench() {
         <BenchBar acts={acts} background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}
+          entries={reading?.clauses.flatMap((c) => c.entry ?? []) ?? []}
           onOpen={(figure) => setDialog({ dialog: 'figure', figure, scope: scopeOf(zone) })}
         />
         <SideTabs side={side} onChange={setSide} />

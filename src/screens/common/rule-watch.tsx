@@ -3,19 +3,21 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { rulesNow, wouldBreak } from '@/core/brief';
-import type { Tally } from '@/core/ledger';
+import type { Entry, Tally } from '@/core/ledger';
 import { rulesInShort, rulesShortest } from '../words/brief';
 import { list } from '../words/places';
 import { useBuild } from './build-store';
 
 interface RuleWatchProps {
   readonly trying?: Tally | null | undefined;
+  /** The entries that are tried. */
+  readonly entries?: readonly Entry[];
   /** Where there is little room: how many hold alone. */
   readonly short?: boolean;
 }
 
 /** The house rules in a line, where any is on; and which of them what is being typed would break. */
-export function RuleWatch({ trying, short }: RuleWatchProps) {
+export function RuleWatch({ trying, entries, short }: RuleWatchProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const rules = useMemo(() => {
@@ -23,7 +25,7 @@ export function RuleWatch({ trying, short }: RuleWatchProps) {
     return rulesNow(workbench);
   }, [workbench, version]);
   if (rules.length === 0) return null;
-  const broken = trying ? wouldBreak(workbench, trying) : [];
+  const broken = trying ? wouldBreak(workbench, trying, entries) : [];
   return (
     <span aria-live="polite" className="text-soft text-[12px]">
       <Link href={`/builds/${workbench.build}/brief?part=rules`} className="underline">

@@ -1,4 +1,4 @@
-import { poolExceptions } from '../../pool';
+import { piecesFromElsewhere, poolExceptions } from '../../pool';
 import { unbroken, type Rule } from '../rule';
 
 /** Nothing but what came out of the build's own boxes. */
@@ -11,4 +11,5 @@ export const onlyTheseBoxes: Rule = {
       [],
       poolExceptions(workbench).map((e) => e.entry.id),
     ),
+  brokenBy: (entry) => piecesFromElsewhere(entry) > 0,
 };
