@@ -6,6 +6,7 @@ CREATE TABLE `wall_jobs` (
 	`walls` text NOT NULL,
 	`meet` text NOT NULL,
 	`thick` integer NOT NULL,
+	`any_inside` integer NOT NULL,
 	`courses` text NOT NULL,
 	`corners` text,
 	`openings` text NOT NULL,

@@ -207,6 +207,7 @@ const INSPECTED: Diff = joinDiffs(
     walls: [{ id: 'w1', name: 'Quay', length: 18, left: 'free', right: 'toothed in' }],
     meet: 'apart',
     thick: 1,
+    anyInside: true,
     courses: [{ colour: asId<ColourId>('ash'), family: 'brick' }],
     corners: null,
     openings: [{ wall: 'w1', name: 'door', from: null, width: 4, bottom: 0, courses: 1, count: 1 }],

@@ -61,6 +61,8 @@ export const wallJob = defineRecord({
     ),
     meet: choice(WALLS_MEET),
     thick: whole(1, 2),
+    /** True = of walls two studs thick the inner row may be of any colour at hand. */
+    anyInside: flag(),
     /** From the bottom. */
     courses: list(object(matter), 80, 1),
     /** The colour of the stones at the corners, where it is another. */

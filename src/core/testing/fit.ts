@@ -22,6 +22,7 @@ export const wallJobOf = (more: Partial<WallJob> = {}): WallJob => ({
   walls: [wall('north', 12)],
   meet: 'apart',
   thick: 1,
+  anyInside: false,
   courses: Array.from({ length: 4 }, () => ({ colour: colour('ash'), family: 'brick' })),
   corners: null,
   openings: [],
@@ -71,6 +72,7 @@ export function randomWallJob(seed: number): WallJob {
     walls,
     meet,
     thick: between(random, 1, 2),
+    anyInside: random() < 0.5,
     courses,
     corners: random() < 0.4 ? colour('chalk') : null,
     openings:

@@ -51,6 +51,13 @@ export function WallForm({ job, onChange }: { job: WallJob; onChange: (job: Wall
           </Select>
         </Field>
       </div>
+      {job.thick === 2 && (
+        <Check
+          words="the inner row may be of any colour at hand"
+          on={job.anyInside}
+          onChange={(anyInside) => set({ anyInside })}
+        />
+      )}
       <Ends job={job} onChange={onChange} />
       <TypedField
         label="Courses from the bottom"

@@ -1,4 +1,4 @@
-import type { FloorProblem, LaidPiece, LayProblem, WallsProblem } from './problem';
+import { isCorner, type FloorProblem, type LaidPiece, type LayProblem, type WallsProblem } from './problem';
 
 /** A part with what there is of it. */
 export interface GridPart {
@@ -167,16 +167,22 @@ function layWall(
   const spans = rows.map(() =>
     Array.from({ length: thick }, () => Array.from({ length: wall.length }, (): number[] => [])),
   );
+  const corner = Array.from({ length: wall.length }, (_, p) => isCorner(problem, wall.id, wall.length, p));
+  const mayHide = (colour: string, course: number) => colour === problem.courses[course]!.inside;
   rows.forEach((row, course) => {
     const areas = row.map((_, p) => at(course, p));
     problem.parts.forEach((part, k) => {
       for (const way of waysOf(part, thick))
         for (let from = 0; from + way.along <= wall.length; from++) {
           const { area, colour } = areas[from]!;
-          if (colour !== part.colour) continue;
+          const isSeen = colour === part.colour;
+          if (!isSeen && !(mayHide(part.colour, course) && way.deep === 1)) continue;
           if (areas.slice(from, from + way.along).some((a) => a.area !== area)) continue;
           if (part.feet && !hasGround(rows[course - 1], from, way.along)) continue;
-          for (let r = 0; r + way.deep <= thick; r++) {
+          const places = Array.from({ length: way.along }, (_, i) => from + i);
+          if (!isSeen && places.some((p) => corner[p])) continue;
+          // What may be of any colour lies behind what is seen.
+          for (let r = isSeen ? 0 : 1; r + way.deep <= thick; r++) {
             const cells = row.slice(from, from + way.along).flatMap((p) => p.slice(r, r + way.deep));
             if (cells.includes(-1)) continue;
             const piece = { part: part.id, wall: wall.id, course, at: from };

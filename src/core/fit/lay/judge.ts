@@ -40,6 +40,28 @@ function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
   const { walls, courses, corners } = problem;
   const thick = problem.thick ?? 1;
   const [isOpen, colourAt] = [opensOf(problem), coloursOf(problem)];
+  /** Behind what is seen another colour may lie, but not where walls meet: there the other wall shows it. */
+  const mayHide = (
+    p: { wall: string; course: number },
+    colour: string,
+    row: number,
+    deep: number,
+    at: number,
+  ) =>
+    courses[p.course]!.inside === colour &&
+    row > 0 &&
+    deep === 1 &&
+    !corners.some((k) =>
+      (
+        [
+          [k.a, k.aEnd],
+          [k.b, k.bEnd],
+        ] as const
+      ).some(([w, e]) => {
+        const length = walls.find((x) => x.id === w)?.length ?? 0;
+        return w === p.wall && (e === 'left' ? at : length - 1 - at) < thick;
+      }),
+    );
   /** By wall, course, place and row: which piece of this wall lies there. */
   const own = new Map<string, number>();
   pieces.forEach((piece, i) => {
@@ -61,7 +83,10 @@ function judgeWalls(problem: WallsProblem, pieces: readonly LaidPiece[]): Laid {
       if (p < 0 || p >= wall.length) fault ??= `piece ${i} reaches out of its wall`;
       else if (colourAt(wall.id, piece.course, p) !== colourAt(wall.id, piece.course, piece.at))
         fault ??= `piece ${i} lies in two areas`;
-      else if (!colourAt(wall.id, piece.course, p).endsWith(` ${part.colour}`))
+      else if (
+        !colourAt(wall.id, piece.course, p).endsWith(` ${part.colour}`) &&
+        !mayHide(piece, part.colour, row, deep, p)
+      )
         fault ??= `piece ${i} has not the colour of its course`;
       if (isOpen(wall.id, piece.course, p)) fault ??= `piece ${i} lies in an opening`;
       for (let r = row; r < row + deep; r++) {

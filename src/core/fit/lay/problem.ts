@@ -37,7 +37,13 @@ export const wallsSchema = z.object({
     .max(LAY.walls),
   corners: z.array(z.object({ a: name, aEnd: end, b: name, bEnd: end })).max(LAY.walls * 2),
   courses: z
-    .array(z.object({ colour: name }))
+    .array(
+      z.object({
+        colour: name,
+        /** Of a wall two studs thick: the colour that may also lie in its inner row, away from corners. */
+        inside: name.optional(),
+      }),
+    )
     .min(1)
     .max(LAY.courses),
   openings: z
@@ -156,3 +162,12 @@ export interface LayPlan {
   readonly proven: boolean;
   readonly seconds: number;
 }
+
+/** Whether a place of a wall is a corner's: what lies there in the inner row is seen on the wall that it meets. */
+export const isCorner = (problem: WallsProblem, wall: string, length: number, place: number): boolean =>
+  problem.corners.some((k) =>
+    [
+      [k.a, k.aEnd],
+      [k.b, k.bEnd],
+    ].some(([w, e]) => w === wall && (e === 'left' ? place : length - 1 - place) < (problem.thick ?? 1)),
+  );

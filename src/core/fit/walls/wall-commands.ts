@@ -18,6 +18,7 @@ export function newWallJob(workbench: Workbench, zone: ZoneId, source: Source): 
     walls: [{ id: 'w1', name: 'front', length: 12, left: 'free', right: 'free' }],
     meet: 'apart',
     thick: 1,
+    anyInside: false,
     courses: Array.from({ length: 6 }, () => course),
     corners: null,
     openings: [],

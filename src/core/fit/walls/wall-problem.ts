@@ -116,7 +116,10 @@ export function wallsProblem(
       kind: 'walls',
       walls,
       corners,
-      courses: job.courses.map((c) => ({ colour: matterKey(c) })),
+      courses: job.courses.map((c) => ({
+        colour: matterKey(c),
+        ...(hasInside(job) && c.colour !== null ? { inside: matterKey({ ...c, colour: null }) } : {}),
+      })),
       openings: [
         ...placed.value.map(({ wall, from, width, bottom, courses }) => ({
           wall,
@@ -173,6 +176,9 @@ function stonesOf(
   );
 }
 
+/** Whether something of a job may be of any colour behind what is seen. */
+const hasInside = (job: Pick<WallJob, 'thick' | 'anyInside'>): boolean => job.thick === 2 && job.anyInside;
+
 type StatedPart = readonly [WallsProblem['parts'][number], WallPart];
 
 /**
@@ -184,6 +190,7 @@ function partsOf(workbench: Workbench, job: WallJob, way: Way, besides: Besides)
   const add = (m: Matter) => matters.set(matterKey(m), m);
   job.courses.forEach(add);
   job.panels.forEach(add);
+  if (hasInside(job)) for (const { family } of job.courses) add({ colour: null, family });
   for (const { family } of job.faces)
     for (const c of job.courses)
       if (c.colour !== null && c.family === 'brick') add({ colour: c.colour, family });

@@ -342,3 +342,41 @@ describe('a laying that is planned', () => {
     expect(booked).toBeGreaterThanOrEqual(expected);
   });
 });
+
+describe('behind what is seen', () => {
+  const thick = wallJobOf({
+    walls: wallsOf(12, 10),
+    meet: 'row',
+    thick: 2,
+    courses: coursesOf('ash', 'ash', 'ash'),
+  });
+  const bench = fitWorkbench([
+    '30 brick 1x4 bark',
+    '30 brick 1x2 bark',
+    '20 brick 1x1 bark',
+    '40 brick 1x4 ash',
+  ]);
+  const coloursBy = (job: WallJob) => {
+    const { parts, plan, problem } = laid(bench, job);
+    expect(judgeLaying(problem, plan.pieces)).toMatchObject({ fault: null, unfilled: plan.unfilled });
+    return plan.pieces.flatMap((p) =>
+      'wall' in p ? [{ ...p, isBark: parts.get(p.part)!.element.includes('|bark') }] : [],
+    );
+  };
+
+  it('any colour at hand may lie in the inner row of a thick wall, never where it is seen', () => {
+    const pieces = coloursBy({ ...thick, anyInside: true });
+    const bark = pieces.filter((p) => p.isBark);
+    expect(bark.length).toBeGreaterThan(3);
+    expect(bark.every((p) => p.row === 1)).toBe(true);
+    // Where the walls meet, the inner row of one is the face of the other.
+    const length = { north: 12, east: 10 } as Record<string, number>;
+    const seen = bark.filter((p) => (p.wall === 'north' ? p.at + 1 > length.north! - 2 : p.at < 2));
+    expect(seen).toEqual([]);
+  });
+
+  it('nothing else lies there where it was not said', () => {
+    expect(coloursBy(thick).some((p) => p.isBark)).toBe(false);
+    expect(coloursBy({ ...thick, thick: 1, anyInside: true }).some((p) => p.isBark)).toBe(false);
+  });
+});
