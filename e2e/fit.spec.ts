@@ -271,6 +271,9 @@ test('zones on the plot: what sticks out is named with the parts of planned wall
   await page.getByRole('button', { name: /^Plan these/ }).click();
   await expect(headline(page)).toContainText('Planned as');
   await showPart(page, /Size and plot/);
+  // Whatever was said of the plot before.
+  await page.getByLabel('Studs wide', { exact: true }).first().fill('32');
+  await page.getByLabel('Studs wide', { exact: true }).first().press('Enter');
   const zones = page.getByRole('region', { name: 'Zones on the plot' });
   const quay = zones.getByRole('listitem').filter({ has: page.getByText('Quay', { exact: true }) });
   // Two walls in a row, 18 along the street and 11 back, six courses of bricks tall.
