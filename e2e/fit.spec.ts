@@ -256,36 +256,6 @@ test('rooms, what lifts off and what holds by little, on a set of one’s own: s
   await expect.poll(() => numberIn(page, 'h1', /about ([\d,]+) g/)).toBe(before + 108);
 });
 
-test('zones on the plot: what sticks out is named with the parts of planned walls, which add to the size', async ({
-  page,
-}) => {
-  test.slow();
-  await openBuild(page, /Lightkeeper's House/);
-  await openFit(page, /Walls/);
-  await page.getByRole('button', { name: 'Spread a face' }).click();
-  await expect(
-    side(page)
-      .getByText(/masonry brick 1x2/)
-      .first(),
-  ).toBeVisible();
-  await page.getByRole('button', { name: /^Plan these/ }).click();
-  await expect(headline(page)).toContainText('Planned as');
-  await showPart(page, /Size and plot/);
-  // Whatever was said of the plot before.
-  await page.getByLabel('Studs wide', { exact: true }).first().fill('32');
-  await page.getByLabel('Studs wide', { exact: true }).first().press('Enter');
-  const zones = page.getByRole('region', { name: 'Zones on the plot' });
-  const quay = zones.getByRole('listitem').filter({ has: page.getByText('Quay', { exact: true }) });
-  // Two walls in a row, 18 along the street and 11 back, six courses of bricks tall.
-  await expect(quay.last()).toContainText('20 x 11 studs (160 x 88 mm), 6 bricks, 57.6 mm tall');
-  await quay.last().getByLabel('from the left').fill('20');
-  await quay.last().getByLabel('from the left').press('Enter');
-  await expect(zones.getByRole('list', { name: 'What would have to move' })).toContainText(
-    /Quay sticks out 8 studs on the right; of its walls .*brick 1x\d.* would have to move/,
-  );
-  await isAccessible(page);
-});
-
 for (const [what, size] of [
   ['a phone', { width: 390, height: 844 }],
   ['a page at 200 %', { width: 640, height: 400 }],
@@ -317,3 +287,34 @@ for (const [what, size] of [
     await plan.scrollIntoViewIfNeeded();
     await expect(plan).toBeInViewport();
   });
+
+// The last of the file: it plans the walls that others find stated.
+test('zones on the plot: what sticks out is named with the parts of planned walls, which add to the size', async ({
+  page,
+}) => {
+  test.slow();
+  await openBuild(page, /Lightkeeper's House/);
+  await openFit(page, /Walls/);
+  await page.getByRole('button', { name: 'Spread a face' }).click();
+  await expect(
+    side(page)
+      .getByText(/masonry brick 1x2/)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Plan these/ }).click();
+  await expect(headline(page)).toContainText('Planned as');
+  await showPart(page, /Size and plot/);
+  // Whatever was said of the plot before.
+  await page.getByLabel('Studs wide', { exact: true }).first().fill('32');
+  await page.getByLabel('Studs wide', { exact: true }).first().press('Enter');
+  const zones = page.getByRole('region', { name: 'Zones on the plot' });
+  const quay = zones.getByRole('listitem').filter({ has: page.getByText('Quay', { exact: true }) });
+  // Two walls in a row, 18 along the street and 11 back, six courses of bricks tall.
+  await expect(quay.last()).toContainText('20 x 11 studs (160 x 88 mm), 6 bricks, 57.6 mm tall');
+  await quay.last().getByLabel('from the left').fill('20');
+  await quay.last().getByLabel('from the left').press('Enter');
+  await expect(zones.getByRole('list', { name: 'What would have to move' })).toContainText(
+    /Quay sticks out 8 studs on the right; of its walls .*brick 1x\d.* would have to move/,
+  );
+  await isAccessible(page);
+});
