@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { keepPlot, onPlot, plannedSize, plotOf, sidesAgree, streetOf } from '@/core/fit';
+import { keepPlot, sidesAgree, standsOnPlot, streetOf } from '@/core/fit';
 import type { Plot } from '@/core/records';
 import { useBuild } from '../common/build-store';
 import { SizePanel } from '../common/size-panel';
@@ -17,10 +17,11 @@ export function PlotTab() {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const perform = useBuild((s) => s.perform);
-  const { plot, size } = useMemo(() => {
+  const stands = useMemo(() => {
     void version;
-    return { plot: plotOf(workbench), size: plannedSize(workbench) };
+    return standsOnPlot(workbench);
   }, [workbench, version]);
+  const { plot, size } = stands;
   const card = workbench.records.inspectionCard.get(workbench.build);
   const keep = (more: Partial<Plot>) => perform(keepPlot(workbench, { ...plot, ...more }));
   const street = streetOf(plot, {
@@ -30,7 +31,7 @@ export function PlotTab() {
   });
   return (
     <div className="h-full overflow-auto p-4" tabIndex={0} role="region" aria-label="Size and plot">
-      <h1 className="text-[21px] leading-tight">{plotWords(plot, size, onPlot(plot, size))}</h1>
+      <h1 className="text-[21px] leading-tight">{plotWords(stands)}</h1>
       <p className="text-soft mb-3">
         Size, plot and levels are best said first: what is planned later is held against them.
       </p>

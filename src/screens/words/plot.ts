@@ -1,7 +1,7 @@
-import type { DoorStep, housesMeet, LineStep, onPlot, SticksOut, StoreySize } from '@/core/fit';
+import type { DoorStep, housesMeet, LineStep, Stands, SticksOut, StoreySize } from '@/core/fit';
 import { asBricksAndPlates, PLATE, type BaseUnder, type Block } from '@/core/fit';
 import { elementName } from '@/core/parts';
-import type { Plot, Size } from '@/core/records';
+import type { Size } from '@/core/records';
 import { count } from '@/ui/numbers';
 import { list } from './places';
 
@@ -29,10 +29,12 @@ export function sizeWords(size: Size, measured: Size | null): string {
 }
 
 /** Does it fit its plot? In a sentence. */
-export function plotWords(plot: Plot, size: Size | null, lies: ReturnType<typeof onPlot>): string {
+export function plotWords({ plot, size, lies, out: zones }: Stands): string {
   if (plot.width === 0 || plot.depth === 0) return 'Where is it to stand?';
   if (!size || !lies)
     return `The plot is ${plot.width} x ${plot.depth} studs; the size of the build is not said yet.`;
+  if (lies.fits && zones.length > 0)
+    return `It is small enough, but ${list(zones.map((z) => z.name))} ${zones.length === 1 ? 'sticks' : 'stick'} out of the plot.`;
   if (lies.fits)
     return `It fits: ${studs(lies.width)} left in width, ${studs(lies.depth)} in depth behind what is kept free${
       lies.above === null ? '' : `, ${plates(lies.above)} above`

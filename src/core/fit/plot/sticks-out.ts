@@ -1,10 +1,12 @@
 import type { ElementKey } from '../../parts';
+import type { Size } from '../../ledger';
 import type { Plot } from '../../records';
 import type { ZoneId } from '../../shared/ids';
 import type { Workbench } from '../../workbench';
 import type { Block } from './block';
+import { onPlot, plotOf, type OnPlot } from './plot';
 import { leftTooth, stretchOf, wallRuns } from './wall-runs';
-import { isStillPlanned, zoneExtents } from './zone-extents';
+import { isStillPlanned, plannedSize, zoneExtents } from './zone-extents';
 
 /** A zone that sticks out of its plot, by how many studs on which side, and the pieces of planned walls that lie there. */
 export interface SticksOut {
@@ -57,4 +59,22 @@ function piecesBeyond(
     }
   }
   return [...lots].map(([element, qty]) => ({ element, qty })).sort((a, b) => b.qty - a.qty);
+}
+
+/** How a build stands on its plot: by its size, and by where its zones lie. It fits where both do; null = it is not known. */
+export interface Stands {
+  readonly plot: Plot;
+  readonly size: Size | null;
+  readonly lies: OnPlot | null;
+  readonly out: readonly SticksOut[];
+  readonly fits: boolean | null;
+}
+
+/** Whether a build as planned fits its plot: the one answer that Fit and the house rules give. */
+export function standsOnPlot(workbench: Workbench): Stands {
+  const plot = plotOf(workbench);
+  const size = plannedSize(workbench);
+  const lies = onPlot(plot, size);
+  const out = whatSticksOut(workbench, plot);
+  return { plot, size, lies, out, fits: lies && lies.fits && out.length === 0 };
 }
