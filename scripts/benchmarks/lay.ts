@@ -12,7 +12,7 @@ import { randomFloor, randomWalls } from '@/core/testing/laying';
 import { layRequest } from '@/server/lay';
 import { highs, solveExactly } from '@/workers/sourcing/exact';
 
-const SECONDS = [1, 2, 10] as const;
+const SECONDS = [1, 2, 10, 60] as const;
 
 const PROBLEMS: readonly (readonly [string, LayProblem])[] = [
   ['walls, small', randomWalls(101, { length: 14, courses: 6 })],
