@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { modFileSchema } from '../src/core/formats';
 import { mismatchAnswerSchema, mismatchRequestSchema } from '../src/core/formats/mismatch-model';
 import { layPlanSchema, layRequestSchema } from '../src/core/fit/lay';
+import { cutPlanSchema, cutRequestSchema } from '../src/core/stickers/cutting';
 import { planSchema, requestSchema } from '../src/core/sourcing';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */
@@ -16,5 +17,7 @@ write('make-up-request', requestSchema);
 write('make-up-plan', planSchema);
 write('lay-request', layRequestSchema);
 write('lay-plan', layPlanSchema);
+write('cut-request', cutRequestSchema);
+write('cut-plan', cutPlanSchema);
 write('mismatch-request', mismatchRequestSchema);
 write('mismatch-answer', mismatchAnswerSchema);

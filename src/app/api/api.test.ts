@@ -17,6 +17,7 @@ import * as catalogue from './catalogue/[code]/route';
 import * as read from './import/read/route';
 import * as take from './import/take/route';
 import * as sourcing from './buying-plan/route';
+import * as cut from './cut/route';
 import * as lay from './lay/route';
 import * as boxesFor from './market/boxes/route';
 import * as check from './market/check/route';
@@ -143,6 +144,26 @@ describe('acting over the network', () => {
     ['a plan to check that is none', check.POST, 'market/check', { asked: {} }],
     ['boxes that are none', take.POST, 'import/take', { what: 'boxes', input: {} }],
     ['a wall without parts', lay.POST, 'lay', { problem: { kind: 'walls', walls: [] } }],
+    [
+      'a strip that is a word long',
+      cut.POST,
+      'cut',
+      { problem: { fields: [], strips: [{ id: 's', w: 'x' }] } },
+    ],
+    [
+      'two strips of one name',
+      cut.POST,
+      'cut',
+      {
+        problem: {
+          kerf: 0,
+          margin: 0,
+          tolerance: 1,
+          fields: [],
+          strips: [1, 2].map((l) => ({ id: 's', w: 1, l, count: 1, lab: [0, 0, 0] })),
+        },
+      },
+    ],
     ['a buying plan without a problem', sourcing.POST, 'buying-plan', { options: { seconds: 1 } }],
   ] as const)('%s is refused at the door', async (_, route, path, body) =>
     expect(await said(route(post(path, body)))).toMatchObject({ status: 400, ok: false }),

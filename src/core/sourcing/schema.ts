@@ -1,3 +1,4 @@
+import { runOptionsSchema } from '../shared/run-options';
 import { z } from '../shared/zod';
 import { PROBLEM } from '../shared/bounds';
 import type { Problem, ProblemId } from './problem';
@@ -66,19 +67,7 @@ export const problemSchema = z.object({
 /** What is posted to /api/buying plan. */
 export const requestSchema = z.object({
   problem: problemSchema,
-  options: z
-    .object({
-      /** How long it may take; 10 when left out. */
-      seconds: z.number().min(0.05).max(PROBLEM.seconds).optional(),
-      seed: z
-        .int()
-        .min(0)
-        .max(2 ** 31)
-        .optional(),
-      /** With it the search runs so many steps instead of seconds: the same plan every time. */
-      iterations: z.int().min(1).max(PROBLEM.iterations).optional(),
-    })
-    .optional(),
+  options: runOptionsSchema(PROBLEM).optional(),
 });
 
 /** The plan that is given back. */

@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import type { LayPlan, LayProblem, LayScore } from '@/core/fit/lay';
+import type { CutPlan, CutProblem } from '@/core/stickers/cutting';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**
@@ -55,7 +56,19 @@ export interface LayTask {
   readonly port: MessagePort;
 }
 
-export type AnyTask = Task | ReadTask | LinearModelTask | LayTask;
+/** Strips to be cut from what is left of sticker sheets. */
+export interface CutTask {
+  readonly role: 'cut';
+  readonly problem: CutProblem;
+  readonly seconds: number;
+  readonly began: number;
+  readonly seed: number;
+  /** Steps of the search; 0 = as many as there is time for. */
+  readonly iterations: number;
+  readonly port: MessagePort;
+}
+
+export type AnyTask = Task | ReadTask | LinearModelTask | LayTask | CutTask;
 
 /** Why a request is not solved. */
 export type RequestFault =
@@ -96,6 +109,7 @@ export type FromThread =
       readonly joints: number;
       readonly money: number;
     }
+  | { readonly say: 'cut'; readonly plan: CutPlan }
   | { readonly say: 'floor'; readonly floor: number }
   | { readonly say: 'proven' }
   | { readonly say: 'values'; readonly values: Float64Array | null; readonly optimal: boolean }

@@ -10,6 +10,7 @@ import { planOf } from '@/core/sourcing/plan';
 import { scoreOf } from '@/core/sourcing/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
+import { cut } from './cut';
 import { lay } from './lay';
 import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
 import { problemOf, requestFault } from './read-request';
@@ -223,6 +224,7 @@ parentPort?.on('message', (task: AnyTask) => {
   asked = true;
   if (task.role === 'read') read(task);
   else if (task.role === 'lay') void lay(task);
+  else if (task.role === 'cut') cut(task);
   else void (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
 });
 // Whoever waits already is served first.

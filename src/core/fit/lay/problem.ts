@@ -1,3 +1,4 @@
+import { runOptionsSchema } from '../../shared/run-options';
 import { z } from '../../shared/zod';
 
 /** Bounds of a laying problem: what a wall or a floor of 64 x 64 studs and 40 courses needs, and room beyond it. */
@@ -91,18 +92,7 @@ export const layProblemSchema = z.discriminatedUnion('kind', [wallsSchema, floor
 /** What is posted to /api/lay. */
 export const layRequestSchema = z.object({
   problem: layProblemSchema,
-  options: z
-    .object({
-      seconds: z.number().min(0.05).max(LAY.seconds).optional(),
-      seed: z
-        .int()
-        .min(0)
-        .max(2 ** 31)
-        .optional(),
-      /** With it the search runs so many steps instead of seconds: the same plan every time. */
-      iterations: z.int().min(1).max(1_000_000).optional(),
-    })
-    .optional(),
+  options: runOptionsSchema({ ...LAY, iterations: 1_000_000 }).optional(),
 });
 
 export type WallsProblem = z.infer<typeof wallsSchema>;
