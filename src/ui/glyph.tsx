@@ -6,7 +6,8 @@ import { drawPart, elementName, partOf, splitElementKey, type Drawing, type Elem
 import { inkOn, usePalette } from './palette-context';
 
 /** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
-export type GlyphMark = 'in' | 'out' | 'recoloured' | 'renewed' | 'placeholder' | 'moved' | 'hidden';
+export type GlyphMark =
+  'in' | 'out' | 'recoloured' | 'renewed' | 'placeholder' | 'moved' | 'hidden' | 'sticker';
 
 interface GlyphProps {
   readonly element: ElementKey;

@@ -18,6 +18,7 @@ export const MARK_OF: Readonly<Record<EntryKind, GlyphMark>> = {
   order: 'in',
   transfer: 'moved',
   regrade: 'renewed',
+  sticker: 'sticker',
 };
 
 const SHAPES: Readonly<Record<GlyphMark, string>> = {
@@ -27,6 +28,8 @@ const SHAPES: Readonly<Record<GlyphMark, string>> = {
   renewed: 'M8 2.5a5.5 5.5 0 1 0 .01 0z',
   placeholder: 'M3 3h10v10H3zM3 7l4-4M3 11l8-8M5 13l8-8M9 13l4-4',
   moved: 'M2 8h11M9 4l4 4-4 4',
+  // A corner that lifts.
+  sticker: 'M3 3h10v6l-4 4H3zM13 9H9v4',
   hidden: 'M8 2.5a5.5 5.5 0 1 0 .01 0zM8 7a1 1 0 1 0 .01 0z',
 };
 

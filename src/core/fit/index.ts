@@ -1,3 +1,5 @@
+export { courseParts } from './course-parts';
+export { suppliesFor } from './supply';
 export { COURSE_FAMILIES, courseHeight } from './course-parts';
 export { sourcedLots } from './sourced-lots';
 export type { SourcedLot } from './sourced-lots';

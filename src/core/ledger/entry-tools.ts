@@ -1,7 +1,7 @@
 import type { CopyId, EntryId, ZoneId } from '../shared/ids';
 import { assert } from '../shared/assert';
 import { accountOwner, placeOf, sourceName, zoneOf } from '../places';
-import { LOGGED_KINDS, type LoggedKind } from '../places';
+import { ENTRY_KINDS, LOGGED_KINDS, type LoggedKind } from '../places';
 import { conditionOf } from '../places';
 import type { Intent, Pieces, SourceChoice } from './intent';
 import { BLANK_INTENT } from './intent';
@@ -20,7 +20,11 @@ export function piecesOf(movements: readonly Movement[]): Pieces[] {
 
 export const offPieces = (entry: Entry): Pieces[] => piecesOf(entry.movements.filter(leaves));
 export const onPieces = (entry: Entry): Pieces[] =>
-  entry.kind === 'move' ? [] : piecesOf(entry.movements.filter(joins));
+  staysOnModel(entry) ? [] : piecesOf(entry.movements.filter(joins));
+
+/** Pieces that are moved on the model, or stay where they are: none of them joins it. */
+const staysOnModel = (entry: Entry): boolean =>
+  entry.kind === 'move' || (ENTRY_KINDS[entry.kind].stays ?? false);
 
 const isLogged = (kind: Entry['kind']): kind is LoggedKind =>
   (LOGGED_KINDS as readonly string[]).includes(kind);
@@ -63,7 +67,7 @@ export function intentOf(entry: Entry): Intent | undefined {
 /** The zone an entry works in: where it was logged, or else where pieces join or leave. */
 export function zoneIn(entry: Entry): ZoneId | null {
   if (entry.zone) return entry.zone;
-  const on = entry.kind === 'move' ? undefined : entry.movements.find(joins);
+  const on = staysOnModel(entry) ? undefined : entry.movements.find(joins);
   const off = entry.movements.find(leaves);
   return (on ? zoneOf(on.to) : off ? zoneOf(off.from) : undefined) ?? null;
 }
@@ -75,7 +79,7 @@ export function stepsOf(entry: Entry): number {
   if (entry.assembly) return 1;
   if (entry.kind === 'swap') return strandsOf(entry).map(count).reduce(gcd);
   const off = count(entry.movements.filter(leaves));
-  const on = entry.kind === 'move' ? 0 : count(entry.movements.filter(joins));
+  const on = staysOnModel(entry) ? 0 : count(entry.movements.filter(joins));
   return off && on ? gcd(off, on) : off || on;
 }
 
@@ -92,7 +96,7 @@ function strandsOf(entry: Entry): Movement[][] {
 
 /** Pieces that make an entry's size when it is told as "31 of 46 placed". */
 export const sizeOf = (entry: Entry): number =>
-  entry.kind === 'move' || !entry.movements.some(joins)
+  staysOnModel(entry) || !entry.movements.some(joins)
     ? count(entry.movements.filter(leaves))
     : count(entry.movements.filter(joins));
 

@@ -57,6 +57,10 @@ export const noFigures = (): Figures => Object.fromEntries(FIGURES.map((f) => [f
 /** Adds `times` what an entry contributes to `sums`, in place. With `zones`, only what happens in those zones. */
 export function countEntry(sums: Figures, entry: Entry, times = 1, zones?: ReadonlySet<ZoneId>): void {
   if (ENTRY_KINDS[entry.kind].regrades) return;
+  if (ENTRY_KINDS[entry.kind].stays) {
+    for (const m of entry.movements) if (inScope(zoneOf(m.to), zones)) countPaid(sums, m, m.qty * times);
+    return;
+  }
   const same = recolouredIn(entry);
   const left: Recoloured = { off: new Map(same), on: new Map(same) };
   for (const m of entry.movements) countMovement(sums, entry, m, times, zones, left);

@@ -23,7 +23,8 @@ export function entryFault(entry: Entry): EntryFault | undefined {
   let on = 0;
   for (const m of entry.movements) {
     if (!Number.isSafeInteger(m.qty) || m.qty <= 0) return { fault: 'quantity', qty: m.qty };
-    if (m.from === m.to) return { fault: 'same place', account: m.from };
+    if ((m.from === m.to) !== (ENTRY_KINDS[entry.kind].stays ?? false))
+      return { fault: 'same place', account: m.from };
     // Of what is gone only what was lent comes back.
     const back = placeOf(m.from) !== 'gone' || m.from === goneAccount('lent');
     if (!back || !routeAllowed(entry.kind, placeOf(m.from), placeOf(m.to)))

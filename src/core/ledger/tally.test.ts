@@ -165,6 +165,16 @@ const KINDS: Record<
     },
     expected: { onModel: 20, in: 0, out: 0, bought: 0, outOfPocket: 0, worthIn: 0, released: 0 },
   },
+  sticker: {
+    make: () => {
+      const { to, ...there } = unpack.movements[0]!;
+      return entry('s', 'sticker', [
+        { ...there, qty: 1, from: to, to, worth: 120 },
+        { ...there, qty: 1, from: to, to, worth: 0 },
+      ]);
+    },
+    expected: { onModel: 20, in: 0, out: 0, net: 0, moved: 0, bought: 0, outOfPocket: 120, worthIn: 0 },
+  },
 };
 
 describe('what each kind of entry counts as', () => {

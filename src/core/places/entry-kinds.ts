@@ -20,9 +20,11 @@ export type LoggedKind = (typeof LOGGED_KINDS)[number];
 
 /** Kinds that bring pieces to the bench or put them away. */
 export const STOCK_KINDS = ['unpack', 'add-stock', 'order', 'transfer', 'regrade'] as const;
-export type EntryKind = LoggedKind | (typeof STOCK_KINDS)[number];
+/** What is done to pieces that stay where they are. */
+export const STAYING_KINDS = ['sticker'] as const;
+export type EntryKind = LoggedKind | (typeof STOCK_KINDS)[number] | (typeof STAYING_KINDS)[number];
 
-export const ENTRY_KIND_NAMES: readonly EntryKind[] = [...LOGGED_KINDS, ...STOCK_KINDS];
+export const ENTRY_KIND_NAMES: readonly EntryKind[] = [...LOGGED_KINDS, ...STOCK_KINDS, ...STAYING_KINDS];
 
 /** Which figures a piece leaving or joining the model counts in; undefined = in none. */
 export interface KindRule {
@@ -35,6 +37,8 @@ export interface KindRule {
   readonly even: boolean;
   /** True when the same pieces come back in another grade: it counts nowhere, and each element must come back whole. */
   readonly regrades?: boolean;
+  /** True when its pieces stay in their place: only the money it cost counts. */
+  readonly stays?: boolean;
 }
 
 const OFF: KindRule['routes'] = [
@@ -111,6 +115,7 @@ export const ENTRY_KINDS: Readonly<Record<EntryKind, KindRule>> = {
     even: true,
     regrades: true,
   },
+  sticker: { label: 'sticker', routes: [['model', 'model']], even: false, stays: true },
 };
 
 /** True when a movement of this kind may go from the one kind of place to the other. */

@@ -44,6 +44,10 @@ import { ring } from './ring';
 import { seam } from './seam';
 import { connection } from './connection';
 import { weighed } from './weighed';
+import { sticker } from './sticker';
+import { stickerAct } from './sticker-act';
+import { stickerSheet } from './sticker-sheet';
+import { stripJob } from './strip-job';
 import { zone } from './zone';
 
 /**
@@ -97,5 +101,9 @@ export const RECORDS = [
   weighed,
   brief,
   ruleException,
+  stickerSheet,
+  sticker,
+  stickerAct,
+  stripJob,
   entry,
 ] as const;

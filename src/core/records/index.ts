@@ -36,6 +36,16 @@ export type { RuleException } from './rule-exception';
 export type { Scheme } from './scheme';
 export { LIFTED, SEAM_TRIALS, type Seam } from './seam';
 export { CLOCK_ID, type SimulatedClock } from './simulated-clock';
+export {
+  STICKER_CONDITIONS,
+  STICKER_WAYS,
+  type Sticker,
+  type StickerCondition,
+  type StickerWay,
+} from './sticker';
+export { STICKER_ACTS, type StickerAct, type StickerActName } from './sticker-act';
+export { SHEET_KINDS, STANDS, type SheetField, type StickerSheet } from './sticker-sheet';
+export type { StripJob } from './strip-job';
 export { TRACK_SIDES, type Track, type TrackSide } from './track';
 export type { Tray } from './tray';
 export { WHITENING_COST_ID, type WhiteningCost } from './whitening-cost';

@@ -32,6 +32,9 @@ export type TrackId = Id<'track'>;
 export type RingId = Id<'ring'>;
 export type SeamId = Id<'seam'>;
 export type ConnectionId = Id<'connection'>;
+export type StickerSheetId = Id<'stickerSheet'>;
+export type StickerId = Id<'sticker'>;
+export type StripJobId = Id<'stripJob'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

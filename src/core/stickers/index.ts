@@ -1,0 +1,43 @@
+export { stripesInBrick } from './in-brick';
+export type { BrickWay } from './in-brick';
+export { insteadOf, OVERLAP } from './instead';
+export type { Instead } from './instead';
+export {
+  ACTS_FROM,
+  deleteSticker,
+  doStickerAct,
+  keepSticker,
+  logStickerAct,
+  newSticker,
+  noteStickers,
+  sayCondition,
+  stickersNow,
+  toFind,
+} from './on-parts';
+export type { ActWish, StickerNow, StickerPlace } from './on-parts';
+export {
+  deleteSheet,
+  FIELD_UNITS,
+  fromSheet,
+  keepSheet,
+  leftOf,
+  newSheet,
+  resized,
+  sheetAreas,
+  spoil,
+  takenOf,
+  toMillimetres,
+  wholeField,
+} from './sheets';
+export type { FieldUnit } from './sheets';
+export {
+  cutProblemOf,
+  cutsOfPlan,
+  cutStripes,
+  deleteStripJob,
+  keepStripJob,
+  labOfField,
+  newStripJob,
+  scrapsOf,
+} from './stripes';
+export type { Scrap, ScrapCuts, Stripe } from './stripes';
