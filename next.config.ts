@@ -2,6 +2,8 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   outputFileTracingRoot: import.meta.dirname,
+  // It reads its own fonts' measures from beside it.
+  serverExternalPackages: ['pdfkit'],
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

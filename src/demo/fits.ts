@@ -20,15 +20,11 @@ import {
   readWalls,
   type Room,
 } from '../core/fit';
-import type { Command } from '../core/ledger';
 import { PALETTE } from '../core/colour';
 import { measureSize } from '../core/inspection';
-import { asId, type ActionId, type BuildId, type ColourId } from '../core/shared/ids';
-import type { Result } from '../core/shared/result';
-import type { Workbench } from '../core/workbench';
+import { asId, type BuildId, type ColourId } from '../core/shared/ids';
 import type { Handle } from '../data/database';
-import { perform } from '../server/perform';
-import { openWorkbench } from '../server/snapshot';
+import { read, Stater } from './stater';
 
 const colour = (name: string): ColourId => asId<ColourId>(name);
 
@@ -41,42 +37,6 @@ const NEIGHBOUR = {
   doors: [] as readonly { name: string; at: number; sill: number }[],
   shares: false,
 };
-
-/** States what is to be laid of a build, through the same doors as a person's own work. */
-class Stater {
-  constructor(
-    private readonly handle: Handle,
-    private readonly build: BuildId,
-    private readonly newId: () => string,
-    private readonly clock: () => Date,
-  ) {}
-
-  workbench(): Workbench {
-    const workbench = openWorkbench(this.handle, this.build);
-    if (!workbench) throw new Error('the build of a wall is there');
-    return workbench;
-  }
-
-  zone(name: string) {
-    const zone = this.workbench().zones.find((z) => z.name === name);
-    if (!zone) throw new Error(`no zone ${name}`);
-    return zone.id;
-  }
-
-  source() {
-    return { newId: this.newId, now: this.clock().toISOString() };
-  }
-
-  act({ label, diff }: Command): void {
-    const action = { id: asId<ActionId>(this.newId()), scope: this.build, label, diff };
-    read(perform(this.handle, action, this.clock()));
-  }
-}
-
-function read<T>(result: Result<T, unknown>): T {
-  if (!result.ok) throw new Error(`the demo could not be seeded: ${JSON.stringify(result.reason)}`);
-  return result.value;
-}
 
 /** The house: a boathouse under the stair whose two walls meet, the street it will stand in, and how big it is. */
 export function fitHouse(

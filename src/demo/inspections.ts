@@ -98,6 +98,7 @@ class Inspector {
       photo: null,
       modification: null,
       answer: null,
+      how: '',
       dropped: false,
       at: now,
       ...more,

@@ -48,6 +48,7 @@ import {
   type Step,
 } from './story';
 import { demoOwnParts } from './own-parts';
+import { stickerFerry } from './stickers';
 import { briefHouse, inspectFerry, inspectHouse } from './inspections';
 
 export const DEMO_SETS: readonly DemoSet[] = [
@@ -112,6 +113,7 @@ export function seedDemo(handle: Handle): void {
   tell(handle, night.build, TRAM_STORY, newId, clock);
   tell(handle, ship.build, ICEBREAKER_LATER, newId, clock);
   fillOwnParts(handle, glass.build, newId, clock);
+  stickerFerry(handle, skerry.build, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {

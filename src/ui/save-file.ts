@@ -5,3 +5,13 @@ export function saveFile(path: string): void {
   link.download = '';
   link.click();
 }
+
+/** Saves bytes that were answered as a file. */
+export function saveBlob(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob);
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(address);
+}

@@ -256,6 +256,7 @@ describe('findings', () => {
     photo: null,
     modification: null,
     answer: null,
+    how: '',
     dropped: false,
     at: '',
     ...more,

@@ -121,6 +121,7 @@ export function keepFinding(
     build: workbench.build,
     modification: null,
     answer: null,
+    how: '',
     dropped: false,
     at: source.now,
     ...fields,

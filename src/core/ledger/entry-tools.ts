@@ -76,7 +76,7 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** How many equal steps an entry can be done in: its pieces, or for a swap of 4 against 2, two. */
 export function stepsOf(entry: Entry): number {
-  if (entry.assembly) return 1;
+  if (entry.assembly || ENTRY_KINDS[entry.kind].stays) return 1;
   if (entry.kind === 'swap') return strandsOf(entry).map(count).reduce(gcd);
   const off = count(entry.movements.filter(leaves));
   const on = staysOnModel(entry) ? 0 : count(entry.movements.filter(joins));

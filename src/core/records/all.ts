@@ -48,6 +48,12 @@ import { sticker } from './sticker';
 import { stickerAct } from './sticker-act';
 import { stickerSheet } from './sticker-sheet';
 import { stripJob } from './strip-job';
+import { attempt } from './attempt';
+import { awaitedPlace } from './awaited-place';
+import { letter } from './letter';
+import { looks } from './looks';
+import { putAside } from './put-aside';
+import { spentTime } from './spent-time';
 import { zone } from './zone';
 
 /**
@@ -105,5 +111,11 @@ export const RECORDS = [
   sticker,
   stickerAct,
   stripJob,
+  letter,
+  attempt,
+  awaitedPlace,
+  spentTime,
+  putAside,
+  looks,
   entry,
 ] as const;

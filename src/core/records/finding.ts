@@ -14,6 +14,9 @@ export const FINDING_KINDS = [
   'keep',
   'function',
 ] as const;
+/** What becomes of what must stay. */
+export const STAY_ANSWERS = ['there', 'reduced', 'hidden', 'lost'] as const;
+export type StayAnswer = (typeof STAY_ANSWERS)[number];
 export type FindingKind = (typeof FINDING_KINDS)[number];
 
 /** Something seen when inspecting a set. `keep` and `function` must stay: they are asked for again at the end. */
@@ -35,7 +38,9 @@ export const finding = defineRecord({
     photo: orNull(id()),
     modification: orNull(reference<ModificationId>('modification')),
     /** For what must stay: the answer at the end. */
-    answer: orNull(choice(['there', 'lost'])),
+    answer: orNull(choice(STAY_ANSWERS)),
+    /** How it was reduced, or where it is hidden now. */
+    how: note(),
     /** Closed by hand, with nothing done. */
     dropped: flag(),
     at: date(),
@@ -43,6 +48,12 @@ export const finding = defineRecord({
   inModFile: { key: 'findings', most: 5000, optional: true },
   // A photo stays in its workspace: the file would be many times as large with it.
   leaves: (f) => ({ ...f, photo: null }),
-  earlier: { upgrade: (old) => (old.kind === 'slip' ? { ...old, kind: 'mismatch' } : old) },
+  earlier: {
+    upgrade: (old) => ({
+      how: '',
+      ...old,
+      ...(old.kind === 'slip' ? { kind: 'mismatch' } : {}),
+    }),
+  },
 });
 export type Finding = RecordOf<typeof finding>;

@@ -35,6 +35,11 @@ export type ConnectionId = Id<'connection'>;
 export type StickerSheetId = Id<'stickerSheet'>;
 export type StickerId = Id<'sticker'>;
 export type StripJobId = Id<'stripJob'>;
+export type LetterId = Id<'letter'>;
+export type AttemptId = Id<'attempt'>;
+export type AwaitedPlaceId = Id<'awaitedPlace'>;
+export type SpentTimeId = Id<'spentTime'>;
+export type PutAsideId = Id<'putAside'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

@@ -41,3 +41,16 @@ export {
   scrapsOf,
 } from './stripes';
 export type { Scrap, ScrapCuts, Stripe } from './stripes';
+export {
+  alignDrawing,
+  BLEED,
+  PAPERS,
+  reprintDrawing,
+  rulerDrawing,
+  scrapDrawing,
+  templateOf,
+  windowsOf,
+} from './template';
+export type { Drawing, Paper, Shape, Window } from './template';
+export { waysOf } from './ways';
+export type { WayJudged, WayOf, WaySays } from './ways';

@@ -246,6 +246,7 @@ export function noteStickers(workbench: Workbench, stickers: readonly StickerNow
     photo: null,
     modification: null,
     answer: null,
+    how: '',
     dropped: false,
     at: source.now,
   }));

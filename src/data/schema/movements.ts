@@ -5,7 +5,7 @@ import { idIn } from './references';
 
 /**
  * What an entry moves, in a table of its own, since balances are summed from it. The conservation law in the database:
- * both ends are always there, they differ, and something moves.
+ * both ends are always there, they differ but for what is done to pieces that stay on the model, and something moves.
  */
 export const movements = sqliteTable(
   'movements',
@@ -28,7 +28,7 @@ export const movements = sqliteTable(
     index('movements_from').on(t.from, t.element),
     index('movements_to').on(t.to, t.element),
     check('movements_qty', sql`${t.qty} > 0`),
-    check('movements_two_ends', sql`${t.from} <> ${t.to}`),
+    check('movements_two_ends', sql`${t.from} <> ${t.to} or ${t.from} glob 'model:*'`),
     check('movements_worth', sql`${t.worth} is null or ${t.worth} >= 0`),
   ],
 );

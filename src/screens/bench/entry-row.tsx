@@ -3,8 +3,18 @@
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import { ENTRY_KINDS, offPieces, onPieces, sizeOf, stepsOf, type Entry, type Pieces } from '@/core/ledger';
+import {
+  ENTRY_KINDS,
+  offPieces,
+  onPieces,
+  sizeOf,
+  stepsOf,
+  type Entry,
+  type Pieces,
+  type RecordSet,
+} from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
+import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
@@ -31,7 +41,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
     e.preventDefault();
     act();
   };
-  const name = entryName(entry);
+  const name = stickerText(entry, records) ?? entryName(entry);
   return (
     <li
       tabIndex={0}
@@ -78,6 +88,7 @@ function keyAction(
   if (e.altKey && e.key === 'ArrowUp') return () => dialogs.shift(entry, -1);
   if (e.altKey && e.key === 'ArrowDown') return () => dialogs.shift(entry, 1);
   if (e.altKey || e.ctrlKey || e.metaKey) return undefined;
+  if (entry.kind === 'sticker' && ['Enter', 'r'].includes(e.key)) return undefined;
   const actions: Record<string, () => void> = {
     ' ': toggle,
     Enter: () => dialogs.edit(entry),
@@ -129,6 +140,13 @@ function EntryGlyph({ entry }: { entry: Entry }) {
   );
 }
 
+/** What was done with a sticker: "band, port: taken off and kept"; null for what is no sticker's. */
+function stickerText(entry: Entry, records: Pick<RecordSet, 'sticker' | 'stickerAct'>): string | null {
+  const act = entry.kind === 'sticker' ? records.stickerAct.get(entry.id) : undefined;
+  const name = act && records.sticker.get(act.sticker)?.name;
+  return act && name ? actText(name, act.act) : null;
+}
+
 /** "boat door 1x6 deep to kelp", "plate 1x2 ash for plate 1x4 ash", "Lamp table". */
 function entryName(entry: Entry): string {
   const [off, on] = [offPieces(entry), onPieces(entry)];
@@ -163,6 +181,8 @@ function asideWords(entry: Entry): string {
 function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
   const planned = entry.state === 'planned';
   const stock = entry.kind === 'order';
+  // What is done to a sticker is said beside the stickers.
+  const isSticker = entry.kind === 'sticker';
   return (
     <Menu
       label={`Entry ${entry.no}`}
@@ -187,13 +207,19 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
                 disabled: !planned || stepsOf(entry) < 2,
                 onSelect: () => dialogs.open({ dialog: 'part', entry }),
               },
-              { label: 'Edit in the log line', keys: 'Enter', onSelect: () => dialogs.edit(entry) },
+              ...(isSticker
+                ? []
+                : [{ label: 'Edit in the log line', keys: 'Enter', onSelect: () => dialogs.edit(entry) }]),
             ]),
-        {
-          label: 'The same again…',
-          keys: 'R',
-          onSelect: () => dialogs.open({ dialog: 'again', entries: [entry] }),
-        },
+        ...(isSticker
+          ? []
+          : [
+              {
+                label: 'The same again…',
+                keys: 'R',
+                onSelect: () => dialogs.open({ dialog: 'again', entries: [entry] }),
+              },
+            ]),
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
         { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },

@@ -76,6 +76,7 @@ const boxName = (m: Movement, records: Pick<RecordSet, 'copy'>): string =>
 /** "Porch to Lamp room", or where it comes from several: "2 Porch, 1 Hall to Lamp room". */
 function moveWords(entry: Entry, { zone }: Pick<RecordSet, 'zone'>): string {
   const nameOf = (account: Movement['from']) => zone.get(zoneOf(account) ?? '')?.name ?? 'the model';
+  if (entry.kind === 'sticker') return nameOf(entry.movements[0]!.to);
   const sums = new Map<string, number>();
   for (const m of entry.movements) sums.set(nameOf(m.from), (sums.get(nameOf(m.from)) ?? 0) + m.qty);
   const from = [...sums].map(([name, n]) => (sums.size > 1 ? `${n} ${name}` : name)).join(', ');

@@ -27,6 +27,7 @@ it('what must stay is answered, taken back, deleted and had back, and counts as 
       photo: null,
       modification: null,
       answer: null,
+      how: '',
       dropped: false,
       at: '2026',
     };

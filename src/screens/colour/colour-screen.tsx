@@ -19,6 +19,7 @@ import { AffordTab } from './afford-tab';
 import { FadingTab } from './fading-tab';
 import { MismatchesTab } from './mismatches-tab';
 import { RecolourTab } from './recolour-tab';
+import { StickersTab } from './stickers/stickers-tab';
 
 /** Colour: what shows most, what each fix costs, what was never made in that colour, and what would do instead. */
 export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {
@@ -35,6 +36,7 @@ const PARTS = [
   { name: 'mismatches', words: 'Mismatches' },
   { name: 'fading', words: 'Fading' },
   { name: 'recolour', words: 'Recolour' },
+  { name: 'stickers', words: 'Stickers' },
   { name: 'afford', words: 'Which colour can I afford?' },
 ] as const;
 
@@ -106,6 +108,9 @@ function ColourParts({ register }: { register: Register }) {
           </TabPart>
           <TabPart name="recolour">
             <RecolourTab register={register} onTry={setTrying} />
+          </TabPart>
+          <TabPart name="stickers">
+            <StickersTab />
           </TabPart>
           <TabPart name="afford">
             <AffordTab audit={audit} register={register} />

@@ -5,17 +5,23 @@ import { Input } from '@/ui/field';
 
 interface NumberBoxProps {
   readonly label: string;
-  readonly value: number;
+  /** Null = not said. */
+  readonly value: number | null;
   readonly least: number;
   readonly most: number;
   /** True where parts of one are allowed. */
   readonly parts?: boolean;
   readonly onChange: (value: number) => void;
+  /** Where nothing may stand there. */
+  readonly onEmpty?: () => void;
+  /** The label stands elsewhere, and is read out alone. */
+  readonly bare?: boolean;
   readonly className?: string;
 }
 
 /** A number within bounds, taken when the field is left or Enter is pressed; what is none stays and says so. */
-export function NumberBox({ label, value, least, most, parts, onChange, className }: NumberBoxProps) {
+export function NumberBox(props: NumberBoxProps) {
+  const { label, value, least, most, parts, onChange, onEmpty, bare, className } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const read = (text: string): number | null => {
@@ -23,9 +29,15 @@ export function NumberBox({ label, value, least, most, parts, onChange, classNam
     const good = text.trim() !== '' && Number.isFinite(n) && n >= least && n <= most;
     return good && (parts || Number.isInteger(n)) ? n : null;
   };
-  const bad = typed !== null && read(typed) === null;
+  const isEmptied = onEmpty !== undefined && typed?.trim() === '';
+  const bad = typed !== null && !isEmptied && read(typed) === null;
   const take = () => {
     if (typed === null) return;
+    if (isEmptied) {
+      setTyped(null);
+      if (value !== null) onEmpty?.();
+      return;
+    }
     const n = read(typed);
     if (n === null) return;
     setTyped(null);
@@ -33,13 +45,13 @@ export function NumberBox({ label, value, least, most, parts, onChange, classNam
   };
   return (
     <div className={className}>
-      <label htmlFor={id} className="text-soft block text-[12px]">
+      <label htmlFor={id} className={bare ? 'sr-only' : 'text-soft block text-[12px]'}>
         {label}
       </label>
       <Input
         id={id}
         inputMode={parts ? 'decimal' : 'numeric'}
-        value={typed ?? `${value}`}
+        value={typed ?? `${value ?? ''}`}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
         onKeyDown={(e) => e.key === 'Enter' && take()}

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { roomIn, swingRadius, vehiclesAlong } from '@/core/fit';
 import { NumberBox } from '../common/number-box';
-import { Sum, Sums } from './result';
+import { Sum, Sums } from '../common/result';
 import { TrackSum } from './track-sum';
 
 /** Clearance: what passes beside a wall, along a platform, through a gate, under a shelf. */

@@ -20,7 +20,7 @@ import { HOLDS_WORDS, holdingWords, remedyWords } from '../words/strength';
 import { KeptSum } from './kept-sum';
 import { NameField } from '../common/name-field';
 import { NumberBox } from '../common/number-box';
-import { ZoneSelect } from './zone-select';
+import { ZoneSelect } from '../common/zone-select';
 
 /** A place that holds by little: its studs against its lever, and what people do about it, planned by one press. */
 export const ConnectionSum = () => (

@@ -5,7 +5,7 @@ import { FLOOR_PATTERNS, type FloorJob } from '@/core/records';
 import type { ColourId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
-import { ColourSelect } from './colour-select';
+import { ColourSelect } from '../common/colour-select';
 import { NameAndZone } from './name-and-zone';
 import { NumberBox } from '../common/number-box';
 import { rowsOf } from '../common/rows-of';

@@ -22,14 +22,14 @@ import { useBuild } from '../common/build-store';
 import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { firmWords, floorFaultWords, laidHeadline, plannedHeadline, shareWords } from '../words/fit';
-import { FitColumns } from './fit-columns';
+import { JobColumns } from '../common/job-columns';
 import { FitEmpty } from './fit-empty';
 import { FloorForm } from './floor-form';
 import { FloorPlan } from './floor-plan';
-import { JobChoice } from './job-choice';
+import { JobChoice } from '../common/job-choice';
 import { LaidSide } from './laid-side';
 import { PlannedSide } from './planned-side';
-import { useJobs } from './use-jobs';
+import { useJobs } from '../common/use-jobs';
 import { useLaying } from './use-laying';
 import { WayChoice } from './way-choice';
 
@@ -151,7 +151,7 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
   const isWhole = job.layers === 1 && job.colours.length === 1;
   const proven = isWhole && (first.tools.laying?.proven ?? false);
   return (
-    <FitColumns
+    <JobColumns
       left={
         <>
           {choice}
@@ -192,7 +192,7 @@ function FloorStated({ job, choice, onTry }: FloorProps) {
           <FloorPlan job={job} laid={shown.laid!} layer={layer === 1 && second.laid ? 1 : 0} />
         </>
       )}
-    </FitColumns>
+    </JobColumns>
   );
 }
 
@@ -203,7 +203,7 @@ function FloorPlanned({ job, choice }: FloorProps) {
   const laid = plannedFloor(job);
   if (!laid) return null;
   return (
-    <FitColumns
+    <JobColumns
       left={choice}
       side={
         <PlannedSide job={job} pieces={laid.pieces} onAnew={() => perform(layFloorAnew(workbench, job))} />
@@ -218,7 +218,7 @@ function FloorPlanned({ job, choice }: FloorProps) {
       <Button className="no-print" onClick={() => window.print()}>
         Print the plan
       </Button>
-    </FitColumns>
+    </JobColumns>
   );
 }
 

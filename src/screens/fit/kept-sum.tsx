@@ -6,9 +6,9 @@ import type { RecordTypes } from '@/core/records';
 import type { Workbench } from '@/core/workbench';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
-import { JobChoice } from './job-choice';
-import { Sum } from './result';
-import { useJobs } from './use-jobs';
+import { JobChoice } from '../common/job-choice';
+import { Sum } from '../common/result';
+import { useJobs } from '../common/use-jobs';
 
 type KeptType = 'track' | 'ring' | 'seam' | 'connection';
 

@@ -16,7 +16,7 @@ import { useBuild } from '../common/build-store';
 import { fillingWords, lacksWords } from '../words/fit';
 import { NumberBox } from '../common/number-box';
 import { PointsSum } from './points-sum';
-import { Sum, Sums } from './result';
+import { Sum, Sums } from '../common/result';
 import { RingSum } from './ring-sum';
 
 /** Levels, angles, rings and rounds: and heights to named points. */

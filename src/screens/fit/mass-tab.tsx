@@ -7,7 +7,7 @@ import { count, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { gramWords } from '../words/fit';
 import { NumberBox } from '../common/number-box';
-import { Figure, Sum, Sums } from './result';
+import { Figure, Sum, Sums } from '../common/result';
 import { WeighSum } from './weigh-sum';
 
 /** Mass and balance: what it weighs, zone by zone; whether it hangs and stands. */

@@ -2,7 +2,7 @@
 
 import type { ZoneId } from '@/core/shared/ids';
 import { NameField } from '../common/name-field';
-import { ZoneSelect } from './zone-select';
+import { ZoneSelect } from '../common/zone-select';
 
 interface NameAndZoneProps {
   readonly name: string;

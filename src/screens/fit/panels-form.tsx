@@ -4,7 +4,7 @@ import { COURSE_FAMILIES } from '@/core/fit';
 import type { WallJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
-import { ColourSelect } from './colour-select';
+import { ColourSelect } from '../common/colour-select';
 import { NumberBox } from '../common/number-box';
 import { rowsOf } from '../common/rows-of';
 import { WallPlace } from './wall-place';

@@ -7,7 +7,7 @@ import { useBuild } from '../common/build-store';
 import { heightWords } from '../words/plot';
 import { NameField } from '../common/name-field';
 import { NumberBox } from '../common/number-box';
-import { Sum } from './result';
+import { Sum } from '../common/result';
 import { rowsOf } from '../common/rows-of';
 
 /** Heights to named points: a seat, a sill, a cab's roof; each with what lies between it and the one below. */

@@ -5,7 +5,7 @@ import type { Ring } from '@/core/records';
 import { KeptSum } from './kept-sum';
 import { NameField } from '../common/name-field';
 import { NumberBox } from '../common/number-box';
-import { Figure } from './result';
+import { Figure } from '../common/result';
 
 const SIZES = [
   ['panels', 'Panels', 3, 200, false],

@@ -5,7 +5,7 @@ import { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from '@/core/fit';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { NumberBox } from '../common/number-box';
-import { Figure, Sum, Sums } from './result';
+import { Figure, Sum, Sums } from '../common/result';
 
 /** Scale: how big it is at 1:n, which n a model has, and what a larger wheel makes of it. */
 export function ScaleTab() {

@@ -5,7 +5,7 @@ import { holding, seamHold } from '@/core/fit';
 import { useBuild } from '../common/build-store';
 import { strengthHeadline } from '../words/strength';
 import { ConnectionSum } from './connection-sum';
-import { Sums } from './result';
+import { Sums } from '../common/result';
 import { SeamSum } from './seam-sum';
 
 /** Strength: what holds by little, with what to do about it, and seams at which something lifts off. */

@@ -10,7 +10,7 @@ import { CurveDrawing } from './curve-drawing';
 import { KeptSum } from './kept-sum';
 import { NameField } from '../common/name-field';
 import { NumberBox } from '../common/number-box';
-import { Figure } from './result';
+import { Figure } from '../common/result';
 import { TrackCourses } from './track-courses';
 import { TrackTrials } from './track-trials';
 

@@ -7,7 +7,7 @@ import { Check, Field, Select } from '@/ui/field';
 import { usePalette } from '@/ui/palette-context';
 import { useBuild } from '../common/build-store';
 import { notReadWords } from '../words/fit';
-import { ColourSelect } from './colour-select';
+import { ColourSelect } from '../common/colour-select';
 import { FacesForm } from './faces-form';
 import { NameAndZone } from './name-and-zone';
 import { OpeningsForm } from './openings-form';

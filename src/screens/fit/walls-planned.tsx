@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { layWallAnew, plannedWalls, planMend, standingWalls } from '@/core/fit';
 import { useBuild } from '../common/build-store';
 import { firmWords, plannedHeadline } from '../words/fit';
-import { FitColumns } from './fit-columns';
+import { JobColumns } from '../common/job-columns';
 import { PlannedSide } from './planned-side';
 import { useCourses, useStated } from './use-walls';
 import { WallCourses } from './wall-courses';
@@ -26,7 +26,7 @@ export function WallsPlanned({ job, choice }: LaidProps) {
   );
   if (!laid || typeof stated === 'string') return null;
   return (
-    <FitColumns
+    <JobColumns
       left={choice}
       side={
         <PlannedSide job={job} pieces={laid.pieces} onAnew={() => perform(layWallAnew(workbench, job))} />
@@ -48,6 +48,6 @@ export function WallsPlanned({ job, choice }: LaidProps) {
           onMend={(mend) => perform(planMend(workbench, job, stated.firm, mend, source()))}
         />
       )}
-    </FitColumns>
+    </JobColumns>
   );
 }

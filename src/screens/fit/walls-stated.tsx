@@ -10,7 +10,7 @@ import { useBuild } from '../common/build-store';
 import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { firmWords, jointCostWords, laidHeadline, overhangWords, runsOutWords } from '../words/fit';
-import { FitColumns } from './fit-columns';
+import { JobColumns } from '../common/job-columns';
 import { LaidSide } from './laid-side';
 import { useBothWays, useCourses, useLaid, usePlan, useStated } from './use-walls';
 import { WallCourses } from './wall-courses';
@@ -51,7 +51,7 @@ export function WallsStated({ job, choice, onTry }: LaidProps) {
   ]);
   const busy = step === 'looking' || step === 'waiting' || step === 'first';
   return (
-    <FitColumns
+    <JobColumns
       left={
         <>
           {choice}
@@ -109,6 +109,6 @@ export function WallsStated({ job, choice, onTry }: LaidProps) {
           <WallOffers job={job} onTake={(next) => perform(keepWallJob(workbench, next))} />
         </>
       )}
-    </FitColumns>
+    </JobColumns>
   );
 }

@@ -7,8 +7,8 @@ import { cutText } from '@/core/shared/text';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { FitEmpty } from './fit-empty';
-import { JobChoice } from './job-choice';
-import { useJobs } from './use-jobs';
+import { JobChoice } from '../common/job-choice';
+import { useJobs } from '../common/use-jobs';
 import { WallsPlanned } from './walls-planned';
 import { WallsStated } from './walls-stated';
 

@@ -8,7 +8,7 @@ import { Field, Input } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { gramWords } from '../words/fit';
 import { NumberBox } from '../common/number-box';
-import { Sum } from './result';
+import { Sum } from '../common/result';
 
 /** What pieces of a part weighed on a scale: it then goes before what its size says, in every build. */
 export function WeighSum() {

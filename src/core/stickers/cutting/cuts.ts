@@ -87,26 +87,27 @@ class Cutting {
       x: Math.max(...wanted.map((w) => w.x + w.w)),
       y: Math.max(...wanted.map((w) => w.y + w.h)),
     };
+    // Beside what stays whole nothing need be cut off: it may be larger.
+    const atStrip = (on: (w: Area) => number, edge: number) =>
+      wanted.some((w) => w.strip && Math.abs(on(w) - edge) < 1e-6);
     const edges = [
       {
-        beside: true,
-        at: high.x,
-        to: high.x + this.kerf,
-        off: piece.x + piece.w - high.x,
-        across: piece.h,
-        last: true,
+        ...{ beside: true, at: high.x, to: high.x + this.kerf, off: piece.x + piece.w - high.x },
+        ...{ across: piece.h, last: true, cuts: atStrip((w) => w.x + w.w, high.x) },
       },
       {
-        beside: false,
-        at: high.y,
-        to: high.y + this.kerf,
-        off: piece.y + piece.h - high.y,
-        across: piece.w,
-        last: true,
+        ...{ beside: false, at: high.y, to: high.y + this.kerf, off: piece.y + piece.h - high.y },
+        ...{ across: piece.w, last: true, cuts: atStrip((w) => w.y + w.h, high.y) },
       },
-      { beside: true, at: low.x - this.kerf, to: low.x, off: low.x - piece.x, across: piece.h, last: false },
-      { beside: false, at: low.y - this.kerf, to: low.y, off: low.y - piece.y, across: piece.w, last: false },
-    ].filter((e) => e.off > 1e-6);
+      {
+        ...{ beside: true, at: low.x - this.kerf, to: low.x, off: low.x - piece.x },
+        ...{ across: piece.h, last: false, cuts: atStrip((w) => w.x, low.x) },
+      },
+      {
+        ...{ beside: false, at: low.y - this.kerf, to: low.y, off: low.y - piece.y },
+        ...{ across: piece.w, last: false, cuts: atStrip((w) => w.y, low.y) },
+      },
+    ].filter((e) => e.cuts && e.off > 1e-6);
     if (edges.length === 0) return null;
     const e = edges.reduce((a, b) => (b.off * b.across > a.off * a.across ? b : a));
     return { ...e, first: e.last ? wanted : [], second: e.last ? [] : wanted };

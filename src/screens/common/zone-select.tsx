@@ -2,7 +2,7 @@
 
 import type { ZoneId } from '@/core/shared/ids';
 import { Field, Select } from '@/ui/field';
-import { useBuild } from '../common/build-store';
+import { useBuild } from './build-store';
 
 interface ZoneSelectProps {
   readonly label: string;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-interface FitColumnsProps {
+interface JobColumnsProps {
   /** What is wanted. */
   readonly left: ReactNode;
   /** What it takes, and what is done with it. */
@@ -10,7 +10,7 @@ interface FitColumnsProps {
 }
 
 /** What is wanted on the left, how it lies in the middle, what it takes on the right; on a phone one under another. */
-export const FitColumns = ({ left, side, children }: FitColumnsProps) => (
+export const JobColumns = ({ left, side, children }: JobColumnsProps) => (
   <div className="h-full min-h-0 max-lg:overflow-auto lg:grid lg:grid-cols-[300px_1fr_300px] print:block">
     <section
       aria-label="What is wanted"

@@ -2,10 +2,10 @@
 
 import { useMemo, useState } from 'react';
 import type { RecordTypes } from '@/core/records';
-import { useBuild } from '../common/build-store';
+import { useBuild } from './build-store';
 
-/** Kinds of records that a part of Fit looks at one by one. */
-type JobType = 'wallJob' | 'floorJob' | 'track' | 'ring' | 'seam' | 'connection';
+/** Kinds of records of a build that are looked at one by one. */
+type JobType = 'wallJob' | 'floorJob' | 'track' | 'ring' | 'seam' | 'connection' | 'stripJob';
 
 /** What a build has of one kind, and which of them is looked at: the first, until another is chosen. */
 export function useJobs<T extends JobType>(type: T) {

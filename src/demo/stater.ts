@@ -1,0 +1,44 @@
+import type { Command } from '../core/ledger';
+import { asId, type ActionId, type BuildId } from '../core/shared/ids';
+import type { Result } from '../core/shared/result';
+import type { Workbench } from '../core/workbench';
+import type { Handle } from '../data/database';
+import { perform } from '../server/perform';
+import { openWorkbench } from '../server/snapshot';
+
+/** Does what the demo does to one build, through the same doors as a person's own work. */
+export class Stater {
+  constructor(
+    private readonly handle: Handle,
+    private readonly build: BuildId,
+    private readonly newId: () => string,
+    private readonly clock: () => Date,
+  ) {}
+
+  workbench(): Workbench {
+    const workbench = openWorkbench(this.handle, this.build);
+    if (!workbench) throw new Error('the build is there');
+    return workbench;
+  }
+
+  zone(name: string) {
+    const zone = this.workbench().zones.find((z) => z.name === name);
+    if (!zone) throw new Error(`no zone ${name}`);
+    return zone.id;
+  }
+
+  source() {
+    return { newId: this.newId, now: this.clock().toISOString() };
+  }
+
+  act({ label, diff }: Command): void {
+    const action = { id: asId<ActionId>(this.newId()), scope: this.build, label, diff };
+    read(perform(this.handle, action, this.clock()));
+  }
+}
+
+/** What a person's input was read to; the demo's own is always right. */
+export function read<T>(result: Result<T, unknown>): T {
+  if (!result.ok) throw new Error(`the demo could not be seeded: ${JSON.stringify(result.reason)}`);
+  return result.value;
+}

@@ -1,0 +1,142 @@
+'use client';
+
+import { useState } from 'react';
+import type { SheetField, StickerSheet } from '@/core/records';
+import {
+  FIELD_UNITS,
+  leftOf,
+  resized,
+  spoil,
+  takenOf,
+  toMillimetres,
+  wholeField,
+  type FieldUnit,
+} from '@/core/stickers';
+import { Button } from '@/ui/button';
+import { Field, Select } from '@/ui/field';
+import { useBuild } from '../../common/build-store';
+import { ColourSelect } from '../../common/colour-select';
+import { NameField } from '../../common/name-field';
+import { NumberBox } from '../../common/number-box';
+import { rowsOf } from '../../common/rows-of';
+import { areaWords } from '../../words/stickers';
+import { SheetDrawing } from './sheet-drawing';
+
+interface SheetFieldsProps {
+  readonly sheet: StickerSheet;
+  readonly onKeep: (fields: StickerSheet['fields']) => void;
+}
+
+/** The fields of a sheet: size, colour, what is printed on them, and what is left of each. */
+export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
+  const source = useBuild((s) => s.source);
+  const [unit, setUnit] = useState<FieldUnit>('mm');
+  const rows = rowsOf(sheet.fields, onKeep);
+  const add = () => {
+    const field = {
+      name: `field ${sheet.fields.length + 1}`,
+      w: 64,
+      h: 16,
+      colour: null,
+      lab: null,
+      motif: '',
+    };
+    onKeep([...sheet.fields, wholeField({ ...field, id: source().newId() })]);
+  };
+  return (
+    <>
+      <Field label="Sizes typed in" className="mb-3 w-40">
+        <Select value={unit} onChange={(e) => setUnit(e.target.value as FieldUnit)}>
+          {Object.keys(FIELD_UNITS).map((u) => (
+            <option key={u}>{u}</option>
+          ))}
+        </Select>
+      </Field>
+      <ul className="flex flex-col gap-4">
+        {sheet.fields.map((f, i) => (
+          <li key={f.id} className="border-rule flex flex-col gap-2 border-b pb-3">
+            <SheetDrawing field={f} />
+            <div className="flex flex-wrap items-end gap-2">
+              <NameField
+                label={`Field ${i + 1}`}
+                value={f.name}
+                onKeep={(name) => rows.change(i, { ...f, name })}
+                className="w-40"
+              />
+              {(['w', 'h'] as const).map((key) => (
+                <NumberBox
+                  key={key}
+                  label={`${key === 'w' ? 'Wide' : 'High'}, ${unit}`}
+                  value={Math.round((f[key] / FIELD_UNITS[unit]) * 100) / 100}
+                  least={0.1}
+                  most={2000}
+                  parts
+                  onChange={(n) => {
+                    const mm = Math.max(0.1, toMillimetres(n, unit));
+                    rows.change(i, key === 'w' ? resized(f, mm, f.h) : resized(f, f.w, mm));
+                  }}
+                />
+              ))}
+              <div className="w-56">
+                <ColourSelect
+                  label="Colour"
+                  value={f.colour}
+                  none="not known"
+                  onChange={(colour) => rows.change(i, { ...f, colour, lab: null })}
+                />
+              </div>
+              <NameField
+                label="Printed on it; empty = plain"
+                value={f.motif}
+                mayBeEmpty
+                onKeep={(motif) => rows.change(i, { ...f, motif: motif.slice(0, 120) })}
+                className="w-44"
+              />
+              <Button aria-label={`Delete ${f.name}`} onClick={() => rows.remove(i)}>
+                Delete
+              </Button>
+            </div>
+            <Left field={f} onChange={(next) => rows.change(i, next)} />
+          </li>
+        ))}
+      </ul>
+      <Button onClick={add} disabled={sheet.fields.length >= 100}>
+        Add a field
+      </Button>
+    </>
+  );
+}
+
+/** What is left of a field, and what is no good any more: a torn corner, a strip that was cut before it was written down. */
+function Left({ field, onChange }: { field: SheetField; onChange: (field: SheetField) => void }) {
+  const [away, setAway] = useState({ x: 0, y: 0, w: 10, h: 10 });
+  const box = (key: keyof typeof away, label: string) => (
+    <NumberBox
+      label={`${label}, mm`}
+      value={away[key]}
+      least={0}
+      most={2000}
+      parts
+      onChange={(n) => setAway({ ...away, [key]: n })}
+    />
+  );
+  return (
+    <div>
+      <p>
+        <b>{areaWords(leftOf(field))}</b> left of {areaWords(field.w * field.h)}
+        {takenOf(field) > 0 ? `, ${areaWords(takenOf(field))} used or gone` : ', nothing used'}
+      </p>
+      <details>
+        <summary className="cursor-pointer">A part of it is gone</summary>
+        <div className="flex flex-wrap items-end gap-2">
+          {box('x', 'From the left')}
+          {box('y', 'From below')}
+          {box('w', 'Wide')}
+          {box('h', 'High')}
+          <Button onClick={() => onChange(spoil(field, away))}>Take it off</Button>
+          <Button onClick={() => onChange(wholeField(field))}>It is whole</Button>
+        </div>
+      </details>
+    </div>
+  );
+}
