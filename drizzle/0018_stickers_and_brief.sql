@@ -144,6 +144,15 @@ CREATE TABLE `looks` (
 );
 --> statement-breakpoint
 CREATE INDEX `looks_build` ON `looks` (`build`);--> statement-breakpoint
+CREATE TABLE `part_marks` (
+	`id` text PRIMARY KEY NOT NULL,
+	`entry` text NOT NULL,
+	`build` text NOT NULL,
+	`mark` text NOT NULL,
+	FOREIGN KEY (`build`) REFERENCES `builds`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `part_marks_build` ON `part_marks` (`build`);--> statement-breakpoint
 PRAGMA foreign_keys=OFF;--> statement-breakpoint
 CREATE TABLE `__new_movements` (
 	`entry` text NOT NULL,

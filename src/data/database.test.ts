@@ -475,6 +475,7 @@ const INSPECTED: Diff = joinDiffs(
     row: 'harbour street',
     note: '',
   }),
+  added('partMark', { id: asId<EntryId>('e'), entry: asId<EntryId>('e'), build: BUILD, mark: 'cut' }),
   added('weighed', { id: asId<PartId>('brick 1x2'), pieces: 10, grams: 8.5, reads: 0.1 }),
   added('floorJob', {
     id: asId<FloorJobId>('fj'),

@@ -2,8 +2,8 @@ import type { Entry, Tally } from '../ledger';
 import type { EntryId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 
-/** What a rule asks for: nothing, a number of something, an amount of money, or colours by name. */
-export type RuleAsks = 'nothing' | 'pieces' | 'money' | 'studs' | 'parcels' | 'colours';
+/** What a rule asks for: nothing, a number of something, an amount of money, a day, or colours by name. */
+export type RuleAsks = 'nothing' | 'pieces' | 'money' | 'studs' | 'parcels' | 'colours' | 'day';
 
 /** A rule that is on, with its limit or its text. */
 export interface RuleSetting {
@@ -17,6 +17,8 @@ export interface RuleState {
   /** What it is now, in the unit the rule asks for; null where it is no number. */
   readonly is: number | null;
   readonly lacks?: string;
+  /** The chance that it will hold, 0 to 1, where it is about what is to come. */
+  readonly chance?: number;
   /** Places, colours or models by name that break it. */
   readonly where: readonly string[];
   /** Entries that break it, the first first. */

@@ -136,7 +136,7 @@ export const closeFinding = (finding: Finding, closed: boolean): Command => ({
 });
 
 /** Answers, at the end, whether something that must stay is still there; asking again takes the answer back. */
-export const answerFinding = (finding: Finding, answer: Finding['answer']): Command => ({
+export const answerFinding = (finding: Finding, answer: Finding['answer'], how = ''): Command => ({
   label: answer ? `${finding.note.slice(0, 60) || finding.kind}: ${answer}` : 'ask again',
-  diff: changed('finding', finding, { answer }),
+  diff: changed('finding', finding, { answer, how: answer ? how : '' }),
 });

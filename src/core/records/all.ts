@@ -52,6 +52,7 @@ import { attempt } from './attempt';
 import { awaitedPlace } from './awaited-place';
 import { letter } from './letter';
 import { looks } from './looks';
+import { partMark } from './part-mark';
 import { putAside } from './put-aside';
 import { spentTime } from './spent-time';
 import { zone } from './zone';
@@ -117,5 +118,6 @@ export const RECORDS = [
   spentTime,
   putAside,
   looks,
+  partMark,
   entry,
 ] as const;

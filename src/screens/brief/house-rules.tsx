@@ -45,7 +45,7 @@ export function HouseRules({ brief, now, onKeep }: HouseRulesProps) {
 
 const UNITS = { pieces: 'pieces', money: '£', studs: 'studs', parcels: 'parcels' } as const;
 /** Limits that a rule begins with when it is switched on. */
-const FIRST = { pieces: 500, money: 5000, studs: 32, parcels: 3, nothing: 0, colours: 0 } as const;
+const FIRST = { pieces: 500, money: 5000, studs: 32, parcels: 3, nothing: 0, colours: 0, day: 0 } as const;
 
 interface RowProps {
   readonly rule: Rule;
@@ -73,7 +73,16 @@ function RuleRow({ rule, now, onPut }: RowProps) {
           onKeep={(text) => onPut({ ...setting, text })}
         />
       )}
-      {setting && rule.asks !== 'colours' && rule.asks !== 'nothing' && (
+      {setting && rule.asks === 'day' && (
+        <Field label={`${rule.name}: the day`}>
+          <Input
+            type="date"
+            value={setting.text}
+            onChange={(e) => onPut({ ...setting, text: e.target.value })}
+          />
+        </Field>
+      )}
+      {setting && !['colours', 'nothing', 'day'].includes(rule.asks) && (
         <Limit rule={rule} limit={setting.limit} onLimit={(limit) => onPut({ ...setting, limit })} />
       )}
       {now && (

@@ -18,11 +18,15 @@ export function ruleAmount(asks: RuleAsks, n: number): string {
 
 /** How a rule stands, in a sentence. */
 export function ruleWords({ rule, setting, state, exception }: RuleNow): string {
+  const chance =
+    state.chance === undefined
+      ? ''
+      : ` ${Math.round(state.chance * 100)} % chance that what was ordered is there.`;
   if (state.holds === null) return `It cannot be told yet: ${state.lacks} would have to be known.`;
   const is = state.is === null ? '' : `It is ${ruleAmount(rule.asks, state.is)}`;
   if (state.holds) {
     const left = state.is === null ? 0 : setting.limit - state.is;
-    if (is === '') return 'It holds.';
+    if (is === '') return `It holds.${chance}`;
     return left > 0 ? `${is}, ${ruleAmount(rule.asks, left)} left.` : `${is}: it holds.`;
   }
   const over =
@@ -35,7 +39,7 @@ export function ruleWords({ rule, setting, state, exception }: RuleNow): string 
       ? `${count(state.breaks.length)} ${state.breaks.length === 1 ? 'entry breaks' : 'entries break'} it. `
       : '';
   const allowed = exception ? `An exception: ${exception.reason || 'no reason was given'}.` : '';
-  return `▲ Broken. ${over}${where}${entries}${allowed}`.trim();
+  return `▲ Broken. ${over}${where}${entries}${allowed}`.trim() + chance;
 }
 
 /** The answer in a sentence: does it keep what was promised? */

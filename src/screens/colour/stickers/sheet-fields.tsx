@@ -129,10 +129,10 @@ function Left({ field, onChange }: { field: SheetField; onChange: (field: SheetF
       <details>
         <summary className="cursor-pointer">A part of it is gone</summary>
         <div className="flex flex-wrap items-end gap-2">
-          {box('x', 'From the left')}
-          {box('y', 'From below')}
-          {box('w', 'Wide')}
-          {box('h', 'High')}
+          {box('x', 'Gone from the left')}
+          {box('y', 'Gone from below')}
+          {box('w', 'Gone, wide')}
+          {box('h', 'Gone, high')}
           <Button onClick={() => onChange(spoil(field, away))}>Take it off</Button>
           <Button onClick={() => onChange(wholeField(field))}>It is whole</Button>
         </div>
