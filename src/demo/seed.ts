@@ -48,6 +48,7 @@ import {
   type Step,
 } from './story';
 import { demoOwnParts } from './own-parts';
+import { promisesOfHouse, rowOfGarden } from './promises';
 import { stickerFerry } from './stickers';
 import { briefHouse, inspectFerry, inspectHouse } from './inspections';
 
@@ -106,7 +107,7 @@ export function seedDemo(handle: Handle): void {
   fitHouse(handle, house.build, newId, clock);
   fitHouseInside(handle, house.build, newId, clock);
   briefHouse(handle, house.build, newId, clock);
-  garden(handle, newId, clock);
+  const green = garden(handle, newId, clock);
   const tram = boxes(nightTram, 'Night tram, from the tub', 'second-hand', 0);
   const loose = { ...tram, boxes: tram.boxes.map((b) => ({ ...b, price: null })) };
   const night = must(importBoxes({ ...loose, request: newId() }, context()));
@@ -114,6 +115,8 @@ export function seedDemo(handle: Handle): void {
   tell(handle, ship.build, ICEBREAKER_LATER, newId, clock);
   fillOwnParts(handle, glass.build, newId, clock);
   stickerFerry(handle, skerry.build, newId, clock);
+  promisesOfHouse(handle, house.build, newId, clock);
+  rowOfGarden(handle, green, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {
@@ -181,7 +184,7 @@ function gardenElements(): ElementKey[] {
 }
 
 /** The garden has no box: it begins empty, with its zones. */
-function garden(handle: Handle, newId: () => string, clock: Clock): void {
+function garden(handle: Handle, newId: () => string, clock: Clock): BuildId | undefined {
   const begun = must(
     importBoxes(
       {
@@ -207,6 +210,7 @@ function garden(handle: Handle, newId: () => string, clock: Clock): void {
   }
   tell(handle, build, GARDEN_STORY, newId, clock);
   fitGarden(handle, build, newId, clock);
+  return build;
 }
 
 /** The house's owner counts what is in the trays, and buys the rest. */

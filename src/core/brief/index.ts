@@ -14,7 +14,7 @@ export { briefOf, keepBrief, makeException, rulesNow, withdrawException, wouldBr
 export type { RuleNow } from './brief';
 export { compromises } from './compromises';
 export type { Compromise, CompromiseKind } from './compromises';
-export { keepLooks, looksOf } from './looks';
+export { keepLooks, looksOf, mainColoursOf } from './looks';
 export { mustStay, touchedBy } from './must-stay';
 export { markParts } from './part-marks';
 export { readyChance } from './ready';

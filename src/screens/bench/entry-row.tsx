@@ -14,6 +14,9 @@ import {
   type RecordSet,
 } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
+import { markParts } from '@/core/brief';
+import { PART_MARKS } from '@/core/records';
+import { PART_MARK_WORDS } from '../words/brief';
 import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
@@ -180,6 +183,9 @@ function asideWords(entry: Entry): string {
 
 function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
   const planned = entry.state === 'planned';
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const marked = workbench.records.partMark.get(entry.id)?.mark;
   const stock = entry.kind === 'order';
   // What is done to a sticker is said beside the stickers.
   const isSticker = entry.kind === 'sticker';
@@ -220,6 +226,12 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
                 onSelect: () => dialogs.open({ dialog: 'again', entries: [entry] }),
               },
             ]),
+        ...(stock || isSticker || onPieces(entry).length === 0
+          ? []
+          : PART_MARKS.map((mark) => ({
+              label: `${mark === marked ? '✓ ' : ''}Parts: ${PART_MARK_WORDS[mark]}`,
+              onSelect: () => perform(markParts(workbench, entry, mark === marked ? null : mark)),
+            }))),
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
         { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },

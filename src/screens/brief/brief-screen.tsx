@@ -14,8 +14,12 @@ import { useBuild } from '../common/build-store';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { briefHeadline } from '../words/brief';
+import { AttemptsTab } from './attempts-tab';
+import { CompromisesTab } from './compromises-tab';
 import { HouseRules } from './house-rules';
+import { LettersTab } from './letters-tab';
 import { MustStay } from './must-stay';
+import { TimeTab } from './time-tab';
 import { WhatFor } from './what-for';
 
 /** Brief: what was decided before a part is moved, and whether it is kept. */
@@ -31,6 +35,10 @@ const PARTS = [
   { name: 'what', words: 'What for' },
   { name: 'stay', words: 'What must stay' },
   { name: 'rules', words: 'House rules' },
+  { name: 'compromises', words: 'Compromises' },
+  { name: 'attempts', words: 'Attempts' },
+  { name: 'time', words: 'Time' },
+  { name: 'asked', words: 'Who was asked' },
 ] as const;
 
 function BriefParts() {
@@ -78,6 +86,18 @@ function BriefParts() {
             </TabPart>
             <TabPart name="rules">
               <HouseRules brief={brief} now={rules} onKeep={keep} />
+            </TabPart>
+            <TabPart name="compromises">
+              <CompromisesTab />
+            </TabPart>
+            <TabPart name="attempts">
+              <AttemptsTab />
+            </TabPart>
+            <TabPart name="time">
+              <TimeTab />
+            </TabPart>
+            <TabPart name="asked">
+              <LettersTab />
             </TabPart>
           </div>
         </main>

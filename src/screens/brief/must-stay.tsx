@@ -3,9 +3,18 @@
 import { useState } from 'react';
 import type { Finding } from '@/core/ledger';
 import { answerFinding, closeFinding } from '@/core/inspection';
+import { STAY_ANSWERS, type StayAnswer } from '@/core/records';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
+import { NameField } from '../common/name-field';
 import { FindingDialog } from '../common/finding-dialog';
+
+const ANSWER_WORDS: Readonly<Record<StayAnswer, string>> = {
+  there: 'still there',
+  reduced: 'reduced',
+  hidden: 'hidden',
+  lost: 'lost',
+};
 
 /** Features and functions that must stay, as a list to be asked through again at the end. */
 export function MustStay({ findings }: { findings: readonly Finding[] }) {
@@ -41,24 +50,34 @@ export function MustStay({ findings }: { findings: readonly Finding[] }) {
               <bdi className="block font-medium">{f.note || f.kind}</bdi>
               <span className="text-faint text-[12px]">
                 {f.kind === 'function' ? 'a function' : 'a feature'}
-                {f.answer && `, ${f.answer === 'there' ? 'still there' : 'lost'}`}
+                {f.answer && `, ${ANSWER_WORDS[f.answer]}`}
+                {f.how && <bdi>: {f.how}</bdi>}
               </span>
             </span>
             <div role="group" aria-label={`Is it still there: ${f.note}`} className="flex gap-1">
-              {(['there', 'lost'] as const).map((answer) => (
+              {STAY_ANSWERS.map((answer) => (
                 <Button
                   key={answer}
                   look={f.answer === answer ? 'main' : 'plain'}
                   aria-pressed={f.answer === answer}
                   onClick={() => perform(answerFinding(f, f.answer === answer ? null : answer))}
                 >
-                  {answer === 'there' ? 'still there' : 'lost'}
+                  {ANSWER_WORDS[answer]}
                 </Button>
               ))}
               <Button look="bare" onClick={() => perform(closeFinding(f, !f.dropped))}>
                 {f.dropped ? 'Take up again' : 'Delete'}
               </Button>
             </div>
+            {(f.answer === 'reduced' || f.answer === 'hidden') && (
+              <NameField
+                label={f.answer === 'reduced' ? 'How it was reduced' : 'Where it is hidden'}
+                value={f.how}
+                mayBeEmpty
+                onKeep={(how) => perform(answerFinding(f, f.answer, how))}
+                className="w-full"
+              />
+            )}
           </li>
         ))}
       </ul>

@@ -4,6 +4,7 @@ import type { Brief } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { NameField } from '../common/name-field';
+import { LooksForm } from './looks-form';
 import { rowsOf } from '../common/rows-of';
 
 interface WhatForProps {
@@ -30,6 +31,7 @@ export function WhatFor({ brief, onKeep }: WhatForProps) {
       </section>
       <Wishes brief={brief} onKeep={onKeep} />
       <Ideas brief={brief} onKeep={onKeep} />
+      <LooksForm />
     </div>
   );
 }

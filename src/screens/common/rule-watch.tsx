@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { rulesNow, wouldBreak } from '@/core/brief';
+import { rulesNow, touchedBy, wouldBreak } from '@/core/brief';
 import type { Entry, Tally } from '@/core/ledger';
 import { rulesInShort, rulesShortest } from '../words/brief';
 import { list } from '../words/places';
@@ -24,15 +24,24 @@ export function RuleWatch({ trying, entries, short }: RuleWatchProps) {
     void version;
     return rulesNow(workbench);
   }, [workbench, version]);
-  if (rules.length === 0) return null;
+  const touched = entries && trying ? touchedBy(workbench, entries) : [];
+  if (rules.length === 0 && touched.length === 0) return null;
   const broken = trying ? wouldBreak(workbench, trying, entries) : [];
   return (
     <span aria-live="polite" className="text-soft text-[12px]">
-      <Link href={`/builds/${workbench.build}/brief?part=rules`} className="underline">
-        {short ? rulesShortest(rules) : rulesInShort(rules)}
-      </Link>
+      {rules.length > 0 && (
+        <Link href={`/builds/${workbench.build}/brief?part=rules`} className="underline">
+          {short ? rulesShortest(rules) : rulesInShort(rules)}
+        </Link>
+      )}
       {broken.length > 0 && (
         <b className="text-ink"> ▲ would break: {list(broken.map((r) => r.name.toLowerCase()))}</b>
+      )}
+      {touched.length > 0 && (
+        <b className="text-ink">
+          {' '}
+          ▲ touches what must stay: {list(touched.map((f) => f.note || 'a part of it'))}
+        </b>
       )}
     </span>
   );

@@ -6,7 +6,7 @@ import { conditionBeside, leaveNoted, takeInstead, type NeedLot, type NeedReport
 import type { ElementKey } from '@/core/parts';
 import { useBuild } from '../common/build-store';
 import { BuyingPlanView, type SourcingTools } from '../sourcing';
-import { useToday } from './use-today';
+import { useToday } from '../common/use-today';
 
 /** The buying plan of one build: what is ordered is the build's, and its plans take their pieces from there. */
 export function BuyingPlanTab({

@@ -16,7 +16,7 @@ import { ClaimsPanel } from './claims-panel';
 import { LateOffers, RefundForm } from './late-offers';
 import { sellerWords, useSellers } from '../common/use-sellers';
 import { useParcelNews } from './use-parcel-news';
-import { useToday } from './use-today';
+import { useToday } from '../common/use-today';
 
 /** What is on its way, what is late, and counting in what has come. */
 export function OrdersTab() {

@@ -1,4 +1,5 @@
-import type { RuleAsks, RuleNow } from '@/core/brief';
+import type { Compromise, letterState, RuleAsks, RuleNow } from '@/core/brief';
+import type { FreshEyes, PartMarkName } from '@/core/records';
 import { count, money } from '@/ui/numbers';
 import { list } from './places';
 
@@ -71,3 +72,71 @@ export function rulesShortest(rules: readonly RuleNow[]): string {
   const bare = rules.filter((r) => r.state.holds === false && !r.exception).length;
   return `${count(hold)} of ${count(rules.length)} rules${bare > 0 ? `, ▲ ${count(bare)} broken` : ''}`;
 }
+
+const COMPROMISE_WORDS: Readonly<Record<Compromise['kind'], string>> = {
+  placeholder: 'Placeholder',
+  'to be chosen': 'Still to be chosen',
+  mismatch: 'A mismatch that was left',
+  'weak place': 'A weak place',
+  'weak wall': 'Weak joints in a wall',
+  sticker: 'Sticker',
+  'not as sold': 'Not as it was sold',
+};
+
+/** What a compromise is, and of how many. */
+export const compromiseName = ({ kind, qty }: Compromise): string =>
+  qty > 1 ? `${count(qty)} × ${COMPROMISE_WORDS[kind].toLowerCase()}` : COMPROMISE_WORDS[kind];
+
+/** Whether it can be mended now, and at what price. */
+export function mendWords(c: Compromise, say: (amount: number) => string): string {
+  const lacks = c.qty - c.atHand;
+  if (c.wants && c.atHand > 0)
+    return lacks > 0 ? `${count(c.atHand)} at hand, ${count(lacks)} to get` : 'at hand now';
+  if (c.wants) return c.each === null ? 'to get, price not known' : `to buy, ${say(c.each)} each`;
+  if (c.can) return c.each ? `can be done now, ${say(c.each)}` : 'can be done now';
+  return c.kind === 'sticker' && c.can === null ? 'to be decided' : '';
+}
+
+const WHERE: Readonly<Record<Compromise['kind'], string>> = {
+  placeholder: 'parts',
+  'to be chosen': 'brief?part=compromises',
+  mismatch: 'colour',
+  'weak place': 'fit?part=strength',
+  'weak wall': 'fit?part=walls',
+  sticker: 'colour?part=stickers',
+  'not as sold': '',
+};
+
+/** The part of the program where a compromise is mended. */
+export const compromiseWhere = ({ kind }: Compromise): string => WHERE[kind];
+
+/** "2 h 30 min", "40 min" */
+export function hoursWords(minutes: number): string {
+  const [h, min] = [Math.floor(minutes / 60), minutes % 60];
+  return [h > 0 ? `${count(h)} h` : '', min > 0 ? `${min} min` : ''].filter(Boolean).join(' ') || '0 min';
+}
+
+export const FRESH_WORDS: Readonly<Record<FreshEyes, string>> = {
+  'colours as one': 'Do the colours read as one?',
+  proportions: 'Are the proportions right?',
+  lines: 'Do the lines run through?',
+  gaps: 'Where are gaps?',
+  'where the eye goes first': 'Where does the eye go first?',
+};
+
+/** How a letter stands. */
+export function letterWords({ unanswered, isDue }: ReturnType<typeof letterState>): string {
+  const asked =
+    unanswered === 0
+      ? 'Nothing waits for an answer.'
+      : `Asked ${unanswered === 1 ? 'once' : unanswered === 2 ? 'twice' : `${count(unanswered)} times`} without an answer.`;
+  return `${unanswered > 1 ? '▲ ' : ''}${asked}${isDue ? ' ▲ The next step is due.' : ''}`;
+}
+
+/** Parts that are not as they were sold. */
+export const PART_MARK_WORDS: Readonly<Record<PartMarkName, string>> = {
+  'other maker': 'of another maker',
+  printed: 'printed at home',
+  cut: 'cut',
+  painted: 'painted',
+};

@@ -2,7 +2,7 @@
 
 import { addDays } from '@/core/market';
 import { daysAhead } from '@/simulated/clock';
-import { useBuild } from '../common/build-store';
+import { useBuild } from './build-store';
 
 /** Today, or a later day when the clock was moved on. */
 export function useToday(): string {

@@ -1,0 +1,164 @@
+'use client';
+
+import { useState } from 'react';
+import { asideNow, isAsideOver, keepAside, lookedAgain, putAsideUntil } from '@/core/brief';
+import { FRESH_EYES, type PutAside } from '@/core/records';
+import { Button } from '@/ui/button';
+import { Field, Input } from '@/ui/field';
+import { FileButton } from '@/ui/file-button';
+import { useBuild } from '../common/build-store';
+import { NameField } from '../common/name-field';
+import { sendPhoto } from '../common/send-photo';
+import { useToday } from '../common/use-today';
+import { FRESH_WORDS } from '../words/brief';
+import { photoFaultWords } from '../words/inspection';
+
+/** Put aside until a day; then a short list of questions, answered and kept with a photo. */
+export function FreshEyes() {
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const today = useToday();
+  const aside = asideNow(workbench);
+  const looked = [...workbench.records.putAside.values()].filter(
+    (p) => p.build === workbench.build && p.lookedOn,
+  );
+  return (
+    <section
+      aria-label="Fresh eyes"
+      className="border-rule bg-sheet flex flex-col gap-3 rounded-lg border p-4"
+    >
+      <h2 className="text-[16px]">
+        {!aside
+          ? 'Put it aside, and look again with fresh eyes'
+          : isAsideOver(aside, today)
+            ? 'The day has come: look at it again'
+            : `Put aside until ${aside.until.slice(0, 10)}`}
+      </h2>
+      {!aside && <PutAsideForm today={today} />}
+      {aside && (
+        <p className="text-soft">
+          Since {aside.since.slice(0, 10)}. <bdi>{aside.why}</bdi>
+        </p>
+      )}
+      {aside && isAsideOver(aside, today) && <Questions aside={aside} />}
+      {aside && !isAsideOver(aside, today) && <LookNow aside={aside} today={today} />}
+      {looked.map((p) => (
+        <details key={p.id}>
+          <summary className="cursor-pointer">Looked at again on {p.lookedOn.slice(0, 10)}</summary>
+          <dl>
+            {p.answers.map((a) => (
+              <div key={a.question}>
+                <dt className="text-soft">{FRESH_WORDS[a.question]}</dt>
+                <dd>
+                  <bdi>{a.answer}</bdi>
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <Photo of={p} />
+        </details>
+      ))}
+    </section>
+  );
+}
+
+function PutAsideForm({ today }: { today: string }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [until, setUntil] = useState('');
+  const [why, setWhy] = useState('');
+  return (
+    <div className="flex flex-wrap items-end gap-2">
+      <Field label="Until">
+        <Input
+          type="date"
+          value={until}
+          min={today.slice(0, 10)}
+          onChange={(e) => setUntil(e.target.value)}
+        />
+      </Field>
+      <NameField
+        label="What troubles you about it"
+        value={why}
+        mayBeEmpty
+        onKeep={setWhy}
+        className="flex-1"
+      />
+      <Button
+        look="main"
+        disabled={until === ''}
+        onClick={() => perform(putAsideUntil(workbench, until, why.slice(0, 120), source()))}
+      >
+        Put it aside
+      </Button>
+    </div>
+  );
+}
+
+const LookNow = ({ aside, today }: { aside: PutAside; today: string }) => {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  return (
+    <div>
+      <Button onClick={() => perform(keepAside(workbench, { ...aside, until: today.slice(0, 10) }))}>
+        Look at it today already
+      </Button>
+    </div>
+  );
+};
+
+function Questions({ aside }: { aside: PutAside }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const source = useBuild((s) => s.source);
+  const [says, setSays] = useState('');
+  const keep = (more: Partial<PutAside>) => perform(keepAside(workbench, { ...aside, ...more }));
+  const addPhoto = async (file: File) => {
+    setSays('Keeping the photo…');
+    const done = await sendPhoto(workbench.build, file);
+    if (done.ok) keep({ photo: done.value.id });
+    setSays(done.ok ? '' : `▲ ${photoFaultWords(done.reason)}`);
+  };
+  return (
+    <div className="flex flex-col gap-2">
+      {FRESH_EYES.map((question) => (
+        <NameField
+          key={question}
+          label={FRESH_WORDS[question]}
+          value={aside.answers.find((a) => a.question === question)?.answer ?? ''}
+          mayBeEmpty
+          onKeep={(answer) =>
+            keep({ answers: [...aside.answers.filter((a) => a.question !== question), { question, answer }] })
+          }
+        />
+      ))}
+      <Photo of={aside} />
+      <div className="flex gap-2">
+        <FileButton
+          words="Add a photo"
+          label="Photo of the build"
+          accept="image/*"
+          onFile={(f) => void addPhoto(f)}
+        />
+        <Button
+          look="main"
+          disabled={aside.answers.length === 0}
+          onClick={() => perform(lookedAgain(aside, source()))}
+        >
+          That is what I saw
+        </Button>
+      </div>
+      <p role="status" className="text-[12px]">
+        {says}
+      </p>
+    </div>
+  );
+}
+
+const Photo = ({ of }: { of: PutAside }) =>
+  of.photo ? (
+    // Kept photos are served by this machine, at the size they are kept in.
+    // eslint-disable-next-line @next/next/no-img-element
+    <img src={`/api/photos/${of.photo}`} alt="As it looked then" className="max-h-48 rounded-sm" />
+  ) : null;
