@@ -28,11 +28,6 @@ const SHOTS: readonly Shot[] = [
       await page.keyboard.press('Escape');
     },
   },
-  {
-    name: 'bench-figure',
-    build: HOUSE,
-    act: async (page) => void (await page.getByRole('button', { name: /out of pocket/ }).click()),
-  },
   { name: 'bench-icebreaker', build: /Northern Reach/ },
   {
     name: 'bench-phone',
@@ -77,6 +72,15 @@ const SHOTS: readonly Shot[] = [
       void (await page.getByText(/Proven (for|of)|The best that was found/).waitFor({ timeout: 30_000 })),
   },
   { name: 'colour', build: HOUSE, path: '/colour' },
+  {
+    name: 'stickers',
+    build: /Skerry/,
+    path: '/colour?part=stickers',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Cut stripes' }).click();
+      await page.getByText(/Proven: nothing better|The best that was found/).waitFor({ timeout: 30_000 });
+    },
+  },
   { name: 'fading', build: /Skerry/, path: '/colour', act: (page) => page.keyboard.press('Alt+2') },
   {
     name: 'recolour',

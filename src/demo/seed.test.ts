@@ -7,7 +7,9 @@ import { unbalanced } from '@/data/balances';
 import { readRecords } from '@/data/records';
 import { needOf, statesOf, totalsOf } from '@/core/need';
 import { compareOptions, fadingByZone } from '@/core/fading';
-import { rulesNow } from '@/core/brief';
+import { asideNow, compromises, isAsideOver, letterState, rulesNow } from '@/core/brief';
+import { cutProblemOf, stickersNow, takenOf } from '@/core/stickers';
+import { CutSearch } from '@/core/stickers/cutting';
 import {
   floorProblem,
   holding,
@@ -114,6 +116,32 @@ describe('the demo', () => {
       ['strong enough', true],
     ]);
     expect(rules.filter((r) => r.state.holds === true)).toHaveLength(6);
+  });
+
+  it('has a ferry whose stickers are worn, with sheets to cut from, and a printer who has not answered', () => {
+    const ferry = workbench(/Skerry/);
+    const stickers = stickersNow(ferry);
+    expect(stickers.filter((s) => s.sticker.condition !== 'good')).toHaveLength(4);
+    const sheets = [...ferry.records.stickerSheet.values()];
+    expect(sheets.filter((s) => s.kind === 'reprint')).toHaveLength(2);
+    const used = sheets.filter((s) => s.kind !== 'reprint' && s.fields.some((f) => takenOf(f) > 0));
+    expect(used).toHaveLength(3);
+    const [job] = ferry.records.stripJob.values();
+    const search = new CutSearch(cutProblemOf(ferry, job!), 1);
+    while (search.solveNext(() => false));
+    const plan = search.plan(0);
+    expect([plan.proven, plan.placed.length, plan.unmet.length]).toEqual([true, 10, 2]);
+    const [letter] = ferry.records.letter.values();
+    expect(letterState(letter!, '2026-11-20')).toEqual({ unanswered: 2, isDue: true });
+  });
+
+  it('has a house that was put aside until a day that has come, with what was tried and dropped', () => {
+    const house = workbench(/Lightkeeper's House/);
+    expect(isAsideOver(asideNow(house)!, '2026-11-24')).toBe(true);
+    expect([...house.records.attempt.values()].filter((a) => a.state === 'dropped')).toHaveLength(2);
+    expect(compromises(house).map((c) => c.kind)).toEqual(
+      expect.arrayContaining(['placeholder', 'to be chosen', 'weak place']),
+    );
   });
 
   it('has a house worked on for a while, its figures out of the ledger', () => {

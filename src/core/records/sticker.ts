@@ -42,7 +42,8 @@ export const sticker = defineRecord({
     name: name(),
     /** Where its parts are. */
     zone: reference<ZoneId>('zone'),
-    elements: list(element(), 20, 1),
+    /** None for a stripe that was cut and has no place yet. */
+    elements: list(element(), 20),
     /** Millimetres; null = never measured. */
     w: orNull(number(0, 2000)),
     l: orNull(number(0, 2000)),

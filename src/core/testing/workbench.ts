@@ -28,6 +28,7 @@ import {
   type TrayId,
   type ZoneId,
 } from '../shared/ids';
+import { diffSchema } from '../formats/record-schemas';
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import { el } from './world';
@@ -201,8 +202,10 @@ export function did(workbench: Workbench, command: Command): Workbench {
   return workbench;
 }
 
-/** Does a command, having seen that its inverse brings every record back. */
+/** Does a command, having seen that the server would let it in, and that its inverse brings every record back. */
 export function doneAndBack(workbench: Workbench, command: Command): Workbench {
+  const read = diffSchema.safeParse(command.diff);
+  assert(read.success, 'what is done passes the door', read.error?.issues[0]);
   const before = workbench.recordList();
   workbench.apply(command.diff);
   workbench.apply(invertDiff(command.diff));

@@ -33,8 +33,9 @@ export function StickerActs({ of }: { of: StickerNow }) {
   const [zone, setZone] = useState(of.zone);
   const [elements, setElements] = useState<readonly ElementKey[]>([]);
   const chosen = act && acts.includes(act) ? act : acts[0];
+  const isPlaced = of.elements.length > 0 || elements.length > 0;
   const log = (planned: boolean) => {
-    if (!chosen) return;
+    if (!chosen || !isPlaced) return;
     const moves = MOVES.includes(chosen);
     perform(
       logStickerAct(
@@ -105,11 +106,14 @@ export function StickerActs({ of }: { of: StickerNow }) {
           <MoneyBox label="What it cost" value={cost} onChange={setCost} />
           <NameField label="Note" value={note} mayBeEmpty onKeep={setNote} />
           <div className="flex gap-2">
-            <Button look="main" onClick={() => log(false)}>
+            <Button look="main" disabled={!isPlaced} onClick={() => log(false)}>
               Log it
             </Button>
-            <Button onClick={() => log(true)}>Plan it</Button>
+            <Button disabled={!isPlaced} onClick={() => log(true)}>
+              Plan it
+            </Button>
           </div>
+          {!isPlaced && <p className="text-soft">Say first on which part it is to be.</p>}
         </>
       )}
     </section>
