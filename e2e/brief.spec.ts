@@ -75,3 +75,82 @@ test('house rules: switched on with a limit, warned of before Enter, broken all 
     'An exception: the rail needs its posts.',
   );
 });
+
+test('what is kept beside the sums: compromises, attempts, time with fresh eyes, and who was asked', async ({
+  page,
+}) => {
+  test.slow();
+  await makeBuild(page, 'Beside', BLOCK);
+  await openBrief(page, 'Compromises');
+  await expect(page.getByRole('heading', { name: 'Nothing waits to be mended.' })).toBeVisible();
+  await page.getByRole('button', { name: 'A place waits for something' }).click();
+  await page.getByLabel('What it waits for').fill('a weather vane');
+  await page.getByLabel('What it waits for').press('Tab');
+  await expect(page.getByRole('heading', { name: '1 to mend, 0 with what is at hand.' })).toBeVisible();
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'Chosen', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing waits to be mended.' })).toBeVisible();
+
+  await openBrief(page, 'Attempts');
+  await page.getByRole('button', { name: 'Note a technique' }).click();
+  await page.getByLabel('On the table').selectOption('dropped');
+  await page.getByLabel('Because').selectOption('too heavy');
+  await expect(
+    page.getByRole('heading', { name: '1 techniques: 0 still to be tried on the table, 1 dropped.' }),
+  ).toBeVisible();
+  await isAccessible(page);
+
+  await openBrief(page, 'Time');
+  await page.getByLabel('Minutes').fill('90');
+  await page.getByLabel('Minutes').press('Tab');
+  await page.getByRole('button', { name: 'Add the time' }).click();
+  await expect(page.getByRole('heading', { name: '1 h 30 min in all' })).toBeVisible();
+  await page.getByLabel('Until').fill('2099-01-01');
+  await page.getByRole('button', { name: 'Put it aside' }).click();
+  await expect(page.getByRole('heading', { name: 'Put aside until 2099-01-01' })).toBeVisible();
+  await page.getByRole('button', { name: 'Look at it today already' }).click();
+  await page.getByLabel('Where are gaps?').fill('under the eaves');
+  await page.getByLabel('Where are gaps?').press('Tab');
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'That is what I saw' }).click();
+  await expect(page.getByText(/Looked at again on/)).toBeVisible();
+
+  await openBrief(page, 'Who was asked');
+  await page.getByRole('button', { name: 'Somebody was asked' }).click();
+  for (let i = 0; i < 2; i++) {
+    await page.getByLabel('What', { exact: true }).fill('Could you print two?');
+    await page.getByLabel('What', { exact: true }).press('Tab');
+    await page.getByRole('button', { name: 'Add the line' }).click();
+  }
+  await expect(page.getByText('Asked twice without an answer.')).toBeVisible();
+  await isAccessible(page);
+
+  await openBrief(page, 'What for');
+  await page.getByLabel('The row that it stands in').fill('harbour row');
+  await page.getByLabel('The row that it stands in').press('Tab');
+  const looks = page.getByRole('region', { name: 'Looks' });
+  await expect(looks.getByText("Lightkeeper's House")).toBeVisible();
+  await isAccessible(page);
+});
+
+test('a line that touches what must stay says so before Enter', async ({ page }) => {
+  await makeBuild(page, 'Touched', BLOCK);
+  await openBrief(page, 'What must stay');
+  await page.getByRole('button', { name: 'Something that must stay…' }).click();
+  await page.getByLabel('What was found').fill('The arcade');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel(/^Zone/).selectOption({ label: 'Gallery' });
+  await dialog.getByLabel(/^Its parts/).fill('4 arch 1x4 ash');
+  await dialog.getByLabel(/^Its parts/).press('Enter');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'hidden' }).click();
+  await page.getByLabel('Where it is hidden').fill('behind the sign');
+  await page.getByLabel('Where it is hidden').press('Tab');
+  await expect(page.getByText('a feature, hidden: behind the sign')).toBeVisible();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await startModification(page, 'Take it down');
+  await page.locator('#log-line').fill('-1 arch 1x4 ash @gallery');
+  await expect(page.getByText('touches what must stay: The arcade')).toBeVisible();
+  await page.locator('#log-line').fill('-1 plate 2x3 chalk @porch');
+  await expect(page.getByText('touches what must stay')).toHaveCount(0);
+});

@@ -1,6 +1,8 @@
 export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
 export { pickList } from './pick-list';
+export { SORT_BY, sortingPlan } from './sorting-plan';
+export type { SortBy } from './sorting-plan';
 export type { PickOrder } from './pick-list';
 export { pickOut } from './pick-out';
 export { placeholdersOf, swapPlaceholders } from './placeholders';

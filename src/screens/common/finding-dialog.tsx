@@ -102,30 +102,28 @@ export function FindingDialog({
             <Button onClick={() => setPhoto(null)}>Leave the photo out</Button>
           </p>
         )}
-        {!mustStay && (
-          <>
-            <ElementPicker
-              label="Parts it is about"
-              withQty
-              onPick={(element, qty) =>
-                setLots([...lots.filter((l) => l.element !== element), { element, qty }])
-              }
-            />
-            <div className="col-span-2 flex flex-wrap gap-2">
-              {lots.map((l) => (
-                <button
-                  key={l.element}
-                  type="button"
-                  className="border-edge flex items-center gap-1 rounded-md border px-2"
-                  aria-label={`Leave ${elementName(l.element)} out`}
-                  onClick={() => setLots(lots.filter((x) => x.element !== l.element))}
-                >
-                  <LotGlyph element={l.element} qty={l.qty} /> ×
-                </button>
-              ))}
-            </div>
-          </>
-        )}
+        <>
+          <ElementPicker
+            label={mustStay ? 'Its parts: a line that touches one says so' : 'Parts it is about'}
+            withQty
+            onPick={(element, qty) =>
+              setLots([...lots.filter((l) => l.element !== element), { element, qty }])
+            }
+          />
+          <div className="col-span-2 flex flex-wrap gap-2">
+            {lots.map((l) => (
+              <button
+                key={l.element}
+                type="button"
+                className="border-edge flex items-center gap-1 rounded-md border px-2"
+                aria-label={`Leave ${elementName(l.element)} out`}
+                onClick={() => setLots(lots.filter((x) => x.element !== l.element))}
+              >
+                <LotGlyph element={l.element} qty={l.qty} /> ×
+              </button>
+            ))}
+          </div>
+        </>
         {(kind === 'mismatch' || kind === 'weak') && (
           <>
             <ElementPicker label="What belongs there" onPick={(element) => setTo(element)} />

@@ -10,6 +10,7 @@ import { Glyph } from '@/ui/glyph';
 import { modNo, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
+import { SortingBins } from './sorting-bins';
 
 /** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
 export function PickTab() {
@@ -62,6 +63,7 @@ export function PickTab() {
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
+      {shown.length > 0 && <SortingBins lots={shown} />}
       <ul className="max-w-3xl">
         {shown.map((l, i) => (
           <li key={key(l)} className="break-inside-avoid">

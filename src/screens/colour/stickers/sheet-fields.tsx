@@ -12,6 +12,7 @@ import {
   wholeField,
   type FieldUnit,
 } from '@/core/stickers';
+import { elementName } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
 import { useBuild } from '../../common/build-store';
@@ -85,6 +86,7 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
                   onChange={(colour) => rows.change(i, { ...f, colour, lab: null })}
                 />
               </div>
+              <ReadColour field={f} onChange={(lab) => rows.change(i, { ...f, lab })} />
               <NameField
                 label="Printed on it; empty = plain"
                 value={f.motif}
@@ -104,6 +106,34 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
         Add a field
       </Button>
     </>
+  );
+}
+
+/** A field's colour as it was read by meter or from a photo, where that is known better than by a name. */
+function ReadColour({ field, onChange }: { field: SheetField; onChange: (lab: SheetField['lab']) => void }) {
+  const readings = useBuild((s) => s.workbench.records.reading);
+  const now = [...readings.values()].find(
+    (r) => field.lab && r.l === field.lab.l && r.a === field.lab.a && r.b === field.lab.b,
+  );
+  if (readings.size === 0 && !field.lab) return null;
+  return (
+    <Field label="Its colour as">
+      <Select
+        value={now?.id ?? (field.lab ? 'read' : '')}
+        onChange={(e) => {
+          const r = readings.get(e.target.value);
+          onChange(r ? { l: r.l, a: r.a, b: r.b } : null);
+        }}
+      >
+        <option value="">its name says</option>
+        {field.lab && !now && <option value="read">it was read</option>}
+        {[...readings.values()].map((r) => (
+          <option key={r.id} value={r.id}>
+            read {r.batch}, {elementName(r.element)}
+          </option>
+        ))}
+      </Select>
+    </Field>
   );
 }
 
