@@ -1,7 +1,7 @@
 import { mainColoursOf } from '@/core/brief';
 import type { BuildId, ColourId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
-import { readRecord, readRecords } from '@/data/records';
+import { readRecords } from '@/data/records';
 import { openWorkbench } from './snapshot';
 
 /** Another build of the same row, with its main colours. */
@@ -15,9 +15,8 @@ const rowKey = (row: string): string => row.trim().toLowerCase();
 /** No street is longer. */
 const MOST = 24;
 
-/** The builds that stand in the same row as one does, by the row's name; none where it stands alone. */
-export function rowColours(handle: Handle, build: BuildId): RowHouse[] {
-  const row = readRecord(handle.db, 'looks', build)?.row ?? '';
+/** The other builds that stand in a row of a name; none where it has none. */
+export function rowColours(handle: Handle, build: BuildId, row: string): RowHouse[] {
   if (!row.trim()) return [];
   const others = readRecords(handle.db, 'looks').filter(
     (l) => l.build !== build && rowKey(l.row) === rowKey(row),

@@ -82,7 +82,7 @@ export function LooksForm() {
           </Link>
         </p>
       </div>
-      {looks.row && <RowColours key={looks.row} />}
+      {looks.row && <RowColours key={looks.row} row={looks.row} />}
     </section>
   );
 }

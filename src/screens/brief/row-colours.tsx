@@ -7,19 +7,18 @@ import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
 /** Main colours of the other builds of the same row: how many of each of a hundred pieces. */
-export function RowColours() {
+export function RowColours({ row: name }: { row: string }) {
   const build = useBuild((s) => s.workbench.build);
-  const waiting = useBuild((s) => s.version);
   const palette = usePalette();
   const [row, setRow] = useState<readonly RowHouse[] | null>(null);
   useEffect(() => {
     const mine = new AbortController();
-    fetch(`/api/builds/${build}/row`, { signal: mine.signal })
+    fetch(`/api/builds/${build}/row?name=${encodeURIComponent(name)}`, { signal: mine.signal })
       .then((r) => r.json())
       .then((said: { ok: boolean; value: readonly RowHouse[] }) => said.ok && setRow(said.value))
       .catch(() => {});
     return () => mine.abort();
-  }, [build, waiting]);
+  }, [build, name]);
   if (!row) return null;
   return (
     <div>
