@@ -1,17 +1,14 @@
 'use client';
 
-import { useState } from 'react';
 import { deleteAttempt, keepAttempt, newAttempt } from '@/core/brief';
 import { ATTEMPT_ENDS, ATTEMPT_STATES, type Attempt } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
-import { FileButton } from '@/ui/file-button';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
-import { sendPhoto } from '../common/send-photo';
+import { KeptPhoto, PhotoButton } from '../common/photo-button';
 import { ZoneSelect } from '../common/zone-select';
-import { photoFaultWords } from '../words/inspection';
 
 /** Techniques that are to be used, tried or not, and what was tried and dropped, with why: outside all sums. */
 export function AttemptsTab() {
@@ -55,25 +52,14 @@ export function AttemptsTab() {
 function AttemptRow({ attempt }: { attempt: Attempt }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
-  const [says, setSays] = useState('');
   const keep = (more: Partial<Attempt>) => perform(keepAttempt(workbench, { ...attempt, ...more }));
-  const addPhoto = async (file: File) => {
-    setSays('Keeping the photo…');
-    const done = await sendPhoto(workbench.build, file);
-    if (done.ok) keep({ photo: done.value.id });
-    setSays(done.ok ? '' : `▲ ${photoFaultWords(done.reason)}`);
-  };
   return (
     <li className="border-rule bg-sheet flex flex-wrap items-end gap-2 rounded-lg border p-3">
-      {attempt.photo && (
-        // Kept photos are served by this machine, at the size they are kept in.
-        // eslint-disable-next-line @next/next/no-img-element
-        <img
-          src={`/api/photos/${attempt.photo}`}
-          alt={`Photo: ${attempt.what}`}
-          className="size-14 rounded-sm object-cover"
-        />
-      )}
+      <KeptPhoto
+        id={attempt.photo}
+        words={`Photo: ${attempt.what}`}
+        className="size-14 rounded-sm object-cover"
+      />
       <NameField
         label="Technique"
         value={attempt.what}
@@ -104,18 +90,10 @@ function AttemptRow({ attempt }: { attempt: Attempt }) {
         onKeep={(note) => keep({ note })}
         className="min-w-48 flex-1"
       />
-      <FileButton
-        words="Photo"
-        label={`Photo of ${attempt.what}`}
-        accept="image/*"
-        onFile={(f) => void addPhoto(f)}
-      />
+      <PhotoButton words="Photo" label={`Photo of ${attempt.what}`} onKept={(photo) => keep({ photo })} />
       <Button aria-label={`Delete ${attempt.what}`} onClick={() => perform(deleteAttempt(attempt))}>
         Delete
       </Button>
-      <span role="status" className="w-full text-[12px] empty:hidden">
-        {says}
-      </span>
     </li>
   );
 }

@@ -5,13 +5,11 @@ import { asideNow, isAsideOver, keepAside, lookedAgain, putAsideUntil } from '@/
 import { FRESH_EYES, type PutAside } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
-import { FileButton } from '@/ui/file-button';
 import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
-import { sendPhoto } from '../common/send-photo';
+import { KeptPhoto, PhotoButton } from '../common/photo-button';
 import { useToday } from '../common/use-today';
 import { FRESH_WORDS } from '../words/brief';
-import { photoFaultWords } from '../words/inspection';
 
 /** Put aside until a day; then a short list of questions, answered and kept with a photo. */
 export function FreshEyes() {
@@ -55,7 +53,7 @@ export function FreshEyes() {
               </div>
             ))}
           </dl>
-          <Photo of={p} />
+          <KeptPhoto id={p.photo} words="As it looked then" className="max-h-48 rounded-sm" />
         </details>
       ))}
     </section>
@@ -112,14 +110,7 @@ function Questions({ aside }: { aside: PutAside }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
-  const [says, setSays] = useState('');
   const keep = (more: Partial<PutAside>) => perform(keepAside(workbench, { ...aside, ...more }));
-  const addPhoto = async (file: File) => {
-    setSays('Keeping the photo…');
-    const done = await sendPhoto(workbench.build, file);
-    if (done.ok) keep({ photo: done.value.id });
-    setSays(done.ok ? '' : `▲ ${photoFaultWords(done.reason)}`);
-  };
   return (
     <div className="flex flex-col gap-2">
       {FRESH_EYES.map((question) => (
@@ -133,14 +124,9 @@ function Questions({ aside }: { aside: PutAside }) {
           }
         />
       ))}
-      <Photo of={aside} />
+      <KeptPhoto id={aside.photo} words="As it looked then" className="max-h-48 rounded-sm" />
       <div className="flex gap-2">
-        <FileButton
-          words="Add a photo"
-          label="Photo of the build"
-          accept="image/*"
-          onFile={(f) => void addPhoto(f)}
-        />
+        <PhotoButton words="Add a photo" label="Photo of the build" onKept={(photo) => keep({ photo })} />
         <Button
           look="main"
           disabled={aside.answers.length === 0}
@@ -149,16 +135,6 @@ function Questions({ aside }: { aside: PutAside }) {
           That is what I saw
         </Button>
       </div>
-      <p role="status" className="text-[12px]">
-        {says}
-      </p>
     </div>
   );
 }
-
-const Photo = ({ of }: { of: PutAside }) =>
-  of.photo ? (
-    // Kept photos are served by this machine, at the size they are kept in.
-    // eslint-disable-next-line @next/next/no-img-element
-    <img src={`/api/photos/${of.photo}`} alt="As it looked then" className="max-h-48 rounded-sm" />
-  ) : null;

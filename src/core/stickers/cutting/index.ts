@@ -1,7 +1,6 @@
 export { CutSearch, firstFitOf } from './cut-search';
 export { faultOf } from './fault';
 export { cutsOfField } from './cuts';
-export type { Area, Cut, CutsOfField } from './cuts';
 export { judgeCut } from './judge';
 export { spareTries } from './spare-tries';
 export { cutPlanSchema, cutRequestSchema } from './problem';

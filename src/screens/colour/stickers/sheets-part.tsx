@@ -5,16 +5,14 @@ import { deleteSheet, fromSheet, keepSheet, newSheet, sheetAreas } from '@/core/
 import { SHEET_KINDS, STANDS, type StickerSheet } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
-import { FileButton } from '@/ui/file-button';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../../common/build-store';
 import { JobChoice } from '../../common/job-choice';
 import { JobColumns } from '../../common/job-columns';
 import { MoneyBox } from '../../common/money-box';
 import { NameField } from '../../common/name-field';
+import { KeptPhoto, PhotoButton } from '../../common/photo-button';
 import { Sum } from '../../common/result';
-import { sendPhoto } from '../../common/send-photo';
-import { photoFaultWords } from '../../words/inspection';
 import { areaWords, SHEET_WORDS } from '../../words/stickers';
 import { SheetFields } from './sheet-fields';
 
@@ -86,15 +84,7 @@ export function SheetsPart() {
               </li>
             ))}
           </ul>
-          {sheet.photo && (
-            // Kept photos are served by this machine, at the size they are kept in.
-            // eslint-disable-next-line @next/next/no-img-element
-            <img
-              src={`/api/photos/${sheet.photo}`}
-              alt={`Photo of ${sheet.name}`}
-              className="mt-3 w-full rounded-sm"
-            />
-          )}
+          <KeptPhoto id={sheet.photo} words={`Photo of ${sheet.name}`} className="mt-3 w-full rounded-sm" />
         </aside>
       }
     >
@@ -124,14 +114,6 @@ function SheetForm({
   sheet: StickerSheet;
   onKeep: (more: Partial<StickerSheet>) => void;
 }) {
-  const build = useBuild((s) => s.workbench.build);
-  const [says, setSays] = useState('');
-  const addPhoto = async (file: File) => {
-    setSays('Keeping the photo…');
-    const done = await sendPhoto(build, file);
-    if (done.ok) onKeep({ photo: done.value.id });
-    setSays(done.ok ? '' : `▲ ${photoFaultWords(done.reason)}`);
-  };
   return (
     <>
       <NameField label="Name" value={sheet.name} onKeep={(name) => onKeep({ name })} />
@@ -170,17 +152,9 @@ function SheetForm({
       </div>
       <NameField label="Note" value={sheet.note} mayBeEmpty onKeep={(note) => onKeep({ note })} />
       <div className="flex gap-2">
-        <FileButton
-          words="Add a photo"
-          label="Photo of the sheet"
-          accept="image/*"
-          onFile={(f) => void addPhoto(f)}
-        />
+        <PhotoButton words="Add a photo" label="Photo of the sheet" onKept={(photo) => onKeep({ photo })} />
         {sheet.photo && <Button onClick={() => onKeep({ photo: null })}>Leave the photo out</Button>}
       </div>
-      <p role="status" className="text-[12px]">
-        {says}
-      </p>
     </>
   );
 }
