@@ -92,3 +92,29 @@ test('stripes are cut from a sheet: what lacks says what would do, the rest of t
   await openStickers(page, 'On parts');
   await expect(page.getByText('taken off and kept')).toHaveCount(2);
 });
+
+test('a field is marked on a photo of its sheet: two ends of a known length, then two corners', async ({
+  page,
+}) => {
+  await makeBuild(page, 'Photographed', BLOCK);
+  await openStickers(page, 'Sticker sheets');
+  await page.getByRole('button', { name: 'New' }).click();
+  await type(page, 'Name', 'A photographed sheet');
+  await page.getByLabel('Photo of the sheet').setInputFiles('public/demo/finding-hull.webp');
+  await page.getByRole('button', { name: 'Mark a field on the photo' }).click();
+  const dialog = page.getByRole('dialog');
+  const photo = dialog.getByRole('button', { name: /^The photo/ });
+  await expect(photo.locator('svg')).toBeAttached();
+  const box = (await photo.boundingBox())!;
+  // 640 by 480 pixels: half its width is said to be 8 studs, 64 mm; the field takes three quarters of that, by a quarter.
+  const at = (x: number, y: number) => ({ position: { x: box.width * x, y: box.height * y } });
+  await photo.click(at(0.1, 0.1));
+  await photo.click(at(0.6, 0.1));
+  await photo.click(at(0.1, 0.2));
+  await photo.click(at(0.475, 0.325));
+  await expect(dialog.getByRole('status')).toHaveText(/^4[78](\.\d)? mm by 1[12](\.\d)? mm$/);
+  await photo.press('ArrowRight');
+  await isAccessible(page);
+  await dialog.getByRole('button', { name: 'Add the field' }).click();
+  await expect(headline(page)).toContainText('in 1 field.');
+});

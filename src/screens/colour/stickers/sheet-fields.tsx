@@ -21,6 +21,7 @@ import { NameField } from '../../common/name-field';
 import { NumberBox } from '../../common/number-box';
 import { rowsOf } from '../../common/rows-of';
 import { areaWords } from '../../words/stickers';
+import { MarkField } from './mark-field';
 import { SheetDrawing } from './sheet-drawing';
 
 interface SheetFieldsProps {
@@ -33,15 +34,9 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
   const source = useBuild((s) => s.source);
   const [unit, setUnit] = useState<FieldUnit>('mm');
   const rows = rowsOf(sheet.fields, onKeep);
-  const add = () => {
-    const field = {
-      name: `field ${sheet.fields.length + 1}`,
-      w: 64,
-      h: 16,
-      colour: null,
-      lab: null,
-      motif: '',
-    };
+  const [marking, setMarking] = useState(false);
+  const add = (size: { readonly w: number; readonly h: number }) => {
+    const field = { name: `field ${sheet.fields.length + 1}`, ...size, colour: null, lab: null, motif: '' };
     onKeep([...sheet.fields, wholeField({ ...field, id: source().newId() })]);
   };
   return (
@@ -102,9 +97,26 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
           </li>
         ))}
       </ul>
-      <Button onClick={add} disabled={sheet.fields.length >= 100}>
-        Add a field
-      </Button>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => add({ w: 64, h: 16 })} disabled={sheet.fields.length >= 100}>
+          Add a field
+        </Button>
+        {sheet.photo && (
+          <Button onClick={() => setMarking(true)} disabled={sheet.fields.length >= 100}>
+            Mark a field on the photo
+          </Button>
+        )}
+      </div>
+      {marking && sheet.photo && (
+        <MarkField
+          photo={sheet.photo}
+          onClose={() => setMarking(false)}
+          onField={(size) => {
+            add(size);
+            setMarking(false);
+          }}
+        />
+      )}
     </>
   );
 }

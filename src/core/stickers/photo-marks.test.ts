@@ -1,0 +1,23 @@
+import { describe, expect, it } from 'vitest';
+import { fieldOf, scaleOf } from './photo-marks';
+
+const at = (x: number, y: number) => ({ x, y });
+
+describe('marks on a photo', () => {
+  it('give a scale from a known length, whichever way it lies', () => {
+    expect(scaleOf(at(0, 0), at(100, 0), 32)).toBeCloseTo(0.32);
+    expect(scaleOf(at(10, 10), at(40, 50), 25)).toBeCloseTo(0.5);
+    expect(scaleOf(at(5, 5), at(5, 5), 32)).toBe(null);
+    expect(scaleOf(at(0, 0), at(100, 0), 0)).toBe(null);
+  });
+
+  it('give a field between two corners, from whichever they are marked', () => {
+    const ends = [at(0, 0), at(100, 0)];
+    expect(fieldOf([...ends, at(10, 10), at(210, 60)], 32)).toEqual({ w: 64, h: 16 });
+    expect(fieldOf([...ends, at(210, 60), at(10, 10)], 32)).toEqual({ w: 64, h: 16 });
+    expect(fieldOf([...ends, at(10, 60), at(210, 10)], 32)).toEqual({ w: 64, h: 16 });
+    expect(fieldOf([...ends, at(10, 10), at(210, 10)], 32)).toBe(null);
+    expect(fieldOf(ends, 32)).toBe(null);
+    expect(fieldOf([], 32)).toBe(null);
+  });
+});
