@@ -133,6 +133,10 @@ describe('rules of parts', () => {
     const b = on(bench(), 'own parts first');
     planned(b, testSource('a'), { on: [{ element: kelp, qty: 2 }], source: 'outside', price: 12 });
     expect(stateOf(b, 'own parts first')).toMatchObject({ holds: false, breaks: [last(b).id] });
+    const tally = takeTally(b.planned, { of: 'build' }, b.priceOf);
+    const broken = (e: Entry) => wouldBreak(b, tally, [e]).map((r) => r.id);
+    expect(broken(last(b))).toEqual(['own parts first']);
+    expect(broken({ ...last(b), state: 'done' })).toEqual([]);
     const c = on(bench(), 'own parts first');
     planned(c, testSource('b'), {
       on: [{ element: el('brick 2x4', 'rust'), qty: 2 }],

@@ -26,4 +26,8 @@ export const ownPartsFirst: Rule = {
       ),
     );
   },
+  brokenBy: (entry, workbench) =>
+    entry.state === 'planned' &&
+    buys(entry).length > 0 &&
+    withAtHand(workbench, (atHand) => buys(entry).some((m) => atHand.count(m.element) > 0)),
 };
