@@ -233,7 +233,7 @@ test('recolour of the icebreaker, and which colour a wall can be afforded in', a
   await page.getByRole('button', { name: /Plan these/ }).click();
   await expect(balance(page)).toContainText(/recoloured/);
   await page.getByRole('button', { name: /^Undo: plan brick-red to kelp/ }).click();
-  await page.keyboard.press('Alt+4');
+  await page.getByRole('tab', { name: 'Which colour can I afford?' }).click();
   await page.getByRole('textbox', { name: /Shapes/ }).fill('10 brick 1x4\n4 nonsense here\n');
   await expect(page.getByText(/Not understood: “4 nonsense here”/)).toBeVisible();
   await page.getByRole('textbox', { name: /Shapes/ }).fill('10 brick 1x4');
