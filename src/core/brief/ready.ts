@@ -3,6 +3,7 @@ import { placeOf } from '../places';
 import { needList, type Entry } from '../ledger';
 import type { Order } from '../records';
 import type { Workbench } from '../workbench';
+import { stillToCome } from './still-to-come';
 
 export interface Ready {
   /** Sellers whose parcels have not come. */
@@ -23,16 +24,7 @@ function lateness(workbench: Workbench): number[] {
 
 /** The day on which the last of an order left it; null while something of it is still to come. */
 function arrivalOf({ id }: Order, entries: readonly Entry[]): string | null {
-  let [open, last] = [0, ''];
-  for (const e of entries) {
-    if (e.order !== id || e.state !== 'done') continue;
-    for (const m of e.movements) {
-      if (placeOf(m.to) === 'order') open += m.qty;
-      if (placeOf(m.from) !== 'order') continue;
-      open -= m.qty;
-      if (e.loggedAt > last) last = e.loggedAt;
-    }
-  }
+  const { open, last } = stillToCome(entries, new Set([id]));
   return open <= 0 && last ? last : null;
 }
 

@@ -1,9 +1,9 @@
 import { added, changed, removed, written, type Command, type Source } from '../ledger';
-import { placeOf } from '../places';
 import { daysBetween } from '../market';
 import type { PutAside, SpentTime } from '../records';
 import { asId, type ModificationId, type PutAsideId, type SpentTimeId } from '../shared/ids';
 import type { Workbench } from '../workbench';
+import { stillToCome } from './still-to-come';
 
 /** Time of one modification, or of what belongs to none. */
 export interface TimeOf {
@@ -50,16 +50,7 @@ function waitedFor(workbench: Workbench, modification: ModificationId | null, to
   const ordered = workbench.entries.filter((e) => e.kind === 'order' && e.modification === modification);
   if (ordered.length === 0) return 0;
   const orders = new Set(ordered.map((e) => e.order));
-  let [open, last] = [0, ''];
-  for (const e of workbench.entries) {
-    if (e.state !== 'done' || !e.order || !orders.has(e.order)) continue;
-    for (const m of e.movements) {
-      if (placeOf(m.to) === 'order') open += m.qty;
-      if (placeOf(m.from) !== 'order') continue;
-      open -= m.qty;
-      if (e.loggedAt > last) last = e.loggedAt;
-    }
-  }
+  const { open, last } = stillToCome(workbench.entries, orders);
   const first = ordered.map((e) => e.loggedAt).sort()[0]!;
   return Math.max(0, daysBetween(dayOf(first), open > 0 || !last ? dayOf(today) : dayOf(last)));
 }

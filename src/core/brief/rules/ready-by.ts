@@ -13,7 +13,9 @@ export const readyBy: Rule = {
     const late = waits.length > 0 && chance < LIKELY;
     const where = [
       ...(late ? waits : []),
-      ...(unordered > 0 ? [`${unordered} pieces that are still to be ordered`] : []),
+      ...(unordered > 0
+        ? [`${unordered} ${unordered === 1 ? 'piece that is' : 'pieces that are'} still to be ordered`]
+        : []),
     ];
     return { ...unbroken(where), chance };
   },
