@@ -35,11 +35,13 @@ export interface Compromise {
   readonly atHand: number;
   /** What the others cost, each; null = no price is known, or it is no part. */
   readonly each: Minor | null;
+  /** True where that is a guess from the same shape in other colours. */
+  readonly estimated: boolean;
   /** True when it can be mended now, with what is at hand; null = that is not known. */
   readonly can: boolean | null;
 }
 
-const BLANK = { is: null, wants: null, qty: 1, atHand: 0, each: null, can: null } as const;
+const BLANK = { is: null, wants: null, qty: 1, atHand: 0, each: null, estimated: false, can: null } as const;
 
 /**
  * All that is to be mended later: placeholders and near colours that stand for something, places that wait for a choice,
@@ -61,6 +63,11 @@ export function compromises(workbench: Workbench): Compromise[] {
   return found.sort((a, b) => rank(a) - rank(b) || COMPROMISES.indexOf(a.kind) - COMPROMISES.indexOf(b.kind));
 }
 
+const priceOf = (prices: Prices, element: ElementKey): Pick<Compromise, 'each' | 'estimated'> => {
+  const known = prices.of(element);
+  return { each: known?.each ?? null, estimated: known?.estimated ?? false };
+};
+
 function placeholders(workbench: Workbench): Compromise[] {
   const prices = new Prices(workbench);
   return placeholdersOf(workbench).map((p): Compromise => {
@@ -75,7 +82,7 @@ function placeholders(workbench: Workbench): Compromise[] {
       wants: p.standsFor,
       qty: p.qty,
       atHand,
-      each: prices.of(p.standsFor)?.each ?? null,
+      ...priceOf(prices, p.standsFor),
       can: atHand > 0,
     };
   });
@@ -157,7 +164,7 @@ function notAsSold(workbench: Workbench): Compromise[] {
           wants: on.element,
           qty: on.qty,
           atHand: there,
-          each: prices.of(on.element)?.each ?? null,
+          ...priceOf(prices, on.element),
           can: there >= on.qty,
         },
       ];

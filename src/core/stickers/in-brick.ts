@@ -1,5 +1,6 @@
 import { courseParts, suppliesFor } from '../fit';
 import { quickLaying } from '../fit/lay';
+import { Prices } from '../mismatch';
 import { elementKey, type ElementKey } from '../parts';
 import type { ColourId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -19,6 +20,8 @@ export interface BrickWay {
   readonly cost: Minor;
   /** Pieces to be bought whose price nobody knows. */
   readonly unpriced: number;
+  /** True where some of the cost is a guess from the same shape in other colours. */
+  readonly estimated: boolean;
   /** Studs of its length that nothing fills. */
   readonly empty: number;
 }
@@ -72,6 +75,7 @@ function laid(
 ) {
   const elements = parts.map((p) => elementKey(p.part.id, colour));
   const supplies = suppliesFor(workbench, elements);
+  const prices = new Prices(workbench);
   const laying = quickLaying({
     kind: 'walls',
     walls: [{ id: 'stripe', length: studs }],
@@ -105,6 +109,7 @@ function laid(
       0,
     ),
     unpriced: guessed.reduce((n, p) => n + p.bought, 0),
+    estimated: pieces.some((p) => p.bought > 0 && (prices.of(p.element)?.estimated ?? false)),
     empty: plan.unfilled,
   };
 }

@@ -206,6 +206,12 @@ describe('a stripe in brick', () => {
     const none = stripesInBrick(b, colour('rust'), { w: 3.2, l: 32 })[0]!;
     expect(none.atHand).toBe(0);
     expect(none.toBuy).toBeGreaterThan(0);
-    expect(none.unpriced).toBe(none.toBuy);
+    expect([none.unpriced, none.estimated]).toEqual([none.toBuy, false]);
+    // A price of the same shape in another colour is a guess, and says so.
+    const priced = makeWorkbench({ zones: { Hull: ['1 plate 1x4 kelp'] }, prices: ['plate 1x4 kelp 6'] });
+    const guess = stripesInBrick(priced, colour('rust'), { w: 3.2, l: 32 })[0]!;
+    expect(guess).toMatchObject({ toBuy: 1, cost: 6, unpriced: 0, estimated: true });
+    const known = stripesInBrick(priced, colour('kelp'), { w: 3.2, l: 32 })[0]!;
+    expect(known).toMatchObject({ toBuy: 1, cost: 6, estimated: false });
   });
 });

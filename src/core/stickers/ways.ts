@@ -29,6 +29,7 @@ export type WaySays =
       readonly toBuy: number;
       readonly cost: Minor;
       readonly unpriced: number;
+      readonly estimated: boolean;
     };
 
 export interface WayOf {
@@ -84,9 +85,9 @@ function known(workbench: Workbench, sticker: Sticker, way: StickerWay): Known {
       if (!w || !l || !colour) return { says: { of: 'size' }, can: false, cost: null };
       const [best] = stripesInBrick(workbench, colour, { w, l });
       if (!best) return { says: { of: 'nothing' }, can: false, cost: null };
-      const { name, toBuy, cost, unpriced, empty } = best;
+      const { name, toBuy, cost, unpriced, estimated, empty } = best;
       return {
-        says: { of: 'brick', way: name, toBuy, cost, unpriced },
+        says: { of: 'brick', way: name, toBuy, cost, unpriced, estimated },
         can: empty === 0,
         cost: unpriced > 0 ? null : cost,
       };

@@ -92,7 +92,10 @@ export function mendWords(c: Compromise, say: (amount: number) => string): strin
   const lacks = c.qty - c.atHand;
   if (c.wants && c.atHand > 0)
     return lacks > 0 ? `${count(c.atHand)} at hand, ${count(lacks)} to get` : 'at hand now';
-  if (c.wants) return c.each === null ? 'to get, price not known' : `to buy, ${say(c.each)} each`;
+  if (c.wants)
+    return c.each === null
+      ? 'to get, price not known'
+      : `to buy, ${c.estimated ? 'about ' : ''}${say(c.each)} each`;
   if (c.can) return c.each ? `can be done now, ${say(c.each)}` : 'can be done now';
   return c.kind === 'sticker' && c.can === null ? 'to be decided' : '';
 }

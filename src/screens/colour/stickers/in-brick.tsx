@@ -40,7 +40,7 @@ export function InBrick({ job }: { job: StripJob }) {
             {way.empty > 0 ? `, ${count(way.empty)} studs stay empty` : ''}.{' '}
             {way.toBuy === 0
               ? 'All at hand.'
-              : `${count(way.atHand)} at hand, ${count(way.toBuy)} to buy for ${priced(way.cost, way.unpriced)}.`}
+              : `${count(way.atHand)} at hand, ${count(way.toBuy)} to buy for ${way.estimated ? 'about ' : ''}${priced(way.cost, way.unpriced)}.`}
             <span className="flex flex-wrap gap-2">
               {way.pieces.map((p) => (
                 <span key={p.element} className="flex items-center gap-1">

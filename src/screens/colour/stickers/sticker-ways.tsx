@@ -108,6 +108,6 @@ function sayWords(says: ReturnType<typeof waysOf>[number]['says'], can: boolean)
     case 'reprint':
       return says.from ? `${says.from} is kept for it.` : 'No reprint is kept; a printer is to be asked.';
     case 'brick':
-      return `${says.way}: ${says.toBuy === 0 ? 'all at hand' : `${says.toBuy} to buy for ${priced(says.cost, says.unpriced)}`}.`;
+      return `${says.way}: ${says.toBuy === 0 ? 'all at hand' : `${says.toBuy} to buy for ${says.estimated ? 'about ' : ''}${priced(says.cost, says.unpriced)}`}.`;
   }
 }
