@@ -12,6 +12,7 @@ import { NumberBox } from '../common/number-box';
 import { useToday } from '../common/use-today';
 import { hoursWords } from '../words/brief';
 import { FreshEyes } from './fresh-eyes';
+import { useTimer } from './use-timer';
 
 /** Days from the log, hours as typed or timed, waiting for parts beside them; put aside, and looked at again. */
 export function TimeTab() {
@@ -95,7 +96,7 @@ function TypeTime() {
   const [modification, setModification] = useState<ModificationId | null>(null);
   const [minutes, setMinutes] = useState(60);
   const [note, setNote] = useState('');
-  const [since, setSince] = useState<number | null>(null);
+  const [since, setSince] = useTimer(workbench.build);
   const [now, setNow] = useState(0);
   useEffect(() => {
     if (since === null) return;
