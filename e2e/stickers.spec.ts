@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { balance, BLOCK, isAccessible, makeBuild } from './helpers';
+import { balance, BLOCK, isAccessible, makeBuild, startModification } from './helpers';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
 const side = (page: Page, name: string) => page.getByRole('complementary', { name });
@@ -24,6 +24,7 @@ test('a sticker is noted on a part, decided on and renewed: no piece moves, and 
   page,
 }) => {
   await makeBuild(page, 'Stuck', BLOCK);
+  await startModification(page, 'Numbers');
   await openStickers(page, 'On parts');
   await expect(headline(page)).toHaveText('No stickers have been noted.');
   const before = (await balance(page).textContent())!;
@@ -48,6 +49,16 @@ test('a sticker is noted on a part, decided on and renewed: no piece moves, and 
   await expect(balance(page)).toContainText('£4.50');
   const after = (await balance(page).textContent())!;
   expect(after.replace('£4.50', '£0.00')).toBe(before);
+
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'the number 7: renewed with the same part' });
+  await expect(row.last()).toBeVisible();
+  await row.last().focus();
+  await page.keyboard.press('d');
+  await expect(row.last()).toContainText('planned');
+  await isAccessible(page);
+  await page.keyboard.press('Delete');
+  await expect(row).toHaveCount(0);
 });
 
 test('stripes are cut from a sheet: what lacks says what would do, the rest of the sheet is kept, a template is printed', async ({

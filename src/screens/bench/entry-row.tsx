@@ -15,7 +15,7 @@ import {
 } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import { markParts } from '@/core/brief';
-import { PART_MARKS } from '@/core/records';
+import { PART_MARKS, type PartMarkName } from '@/core/records';
 import { PART_MARK_WORDS } from '../words/brief';
 import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
@@ -70,7 +70,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
         <bdi>{name}</bdi>
         <span className="text-faint">
           {' '}
-          <bdi>{asideWords(entry)}</bdi>
+          <bdi>{asideWords(entry, records.partMark.get(entry.id)?.mark)}</bdi>
         </span>
       </span>
       <span className="text-soft text-right text-[12px] max-sm:max-w-24">
@@ -166,7 +166,7 @@ function entryName(entry: Entry): string {
   return kindsWords(kindsOf(entry));
 }
 
-function asideWords(entry: Entry): string {
+function asideWords(entry: Entry, mark: PartMarkName | undefined): string {
   const standing =
     entry.standsFor && entry.kind === 'placeholder'
       ? `a placeholder for ${splitElementKey(entry.standsFor).colour}`
@@ -175,6 +175,7 @@ function asideWords(entry: Entry): string {
     standing,
     entry.why ? `#${entry.why}` : '',
     entry.hidden ? 'hidden' : '',
+    mark ? PART_MARK_WORDS[mark] : '',
     entry.kind === 'order' ? '' : entry.note,
   ]
     .filter(Boolean)

@@ -123,7 +123,7 @@ function StickerRow({ of, open, onOpen }: { of: StickerNow; open: boolean; onOpe
             <Glyph key={i} element={e} size={28} />
           ))}
         </span>
-        <b className="min-w-0 flex-1">{sticker.name}</b>
+        <b className="min-w-40 flex-1">{sticker.name}</b>
         <span>{zones.find((z) => z.id === zone)?.name}</span>
         <span>{CONDITION_WORDS[sticker.condition]}</span>
         <span className="text-soft">{PLACE_WORDS[place]}</span>

@@ -11,7 +11,7 @@ import {
   newStripJob,
   type ScrapCuts,
 } from '@/core/stickers';
-import { spareTries, type CutPlan, type CutProblem } from '@/core/stickers/cutting';
+import { faultOf, spareTries, type CutPlan, type CutProblem } from '@/core/stickers/cutting';
 import type { StripJob } from '@/core/records';
 import { Button } from '@/ui/button';
 import { count } from '@/ui/numbers';
@@ -132,6 +132,7 @@ function Stripes({ job, choice }: { job: StripJob; choice: React.ReactNode }) {
         </aside>
       }
     >
+      {!plan && <h1 className="text-[21px] leading-tight">▲ This cannot be planned: {faultOf(problem)}.</h1>}
       {plan && <h1 className="text-[21px] leading-tight">{cutHeadline(plan)}</h1>}
       {plan?.kept && (
         <p className="text-background-soft mb-2">
