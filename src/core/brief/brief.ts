@@ -61,20 +61,29 @@ export function rulesNow(workbench: Workbench, tally?: Tally): RuleNow[] {
 }
 
 /**
- * Rules that what is tried would break, told before Enter: by its tally those that hold, or are not known to be broken, as
- * things are planned; by its entries those that an entry alone breaks, each time.
+ * Rules that what is tried would break, told before Enter: those that an entry alone breaks each time, by its entries; the
+ * others, by the tally or by the books with it, where they hold, or are not known to be broken, as things are planned.
  */
 export function wouldBreak(workbench: Workbench, tally: Tally, entries: readonly Entry[] = []): Rule[] {
-  const { rules } = briefOf(workbench);
-  if (rules.length === 0) return [];
-  const planned = takeTally(workbench.planned, { of: 'build' }, workbench.priceOf);
-  return RULES.filter((rule) => {
-    const setting = rules.find((r) => r.rule === rule.id);
-    if (!setting) return false;
-    if (rule.brokenBy) return entries.some((e) => rule.brokenBy!(e, workbench, setting));
-    if (!rule.ofTally) return false;
-    return rule.ofTally(tally, setting).holds === false && rule.ofTally(planned, setting).holds !== false;
-  });
+  const now = rulesNow(workbench);
+  if (now.length === 0) return [];
+  const onBooks = now.filter(({ rule, state }) => rule.ofBooks && !rule.brokenBy && state.holds !== false);
+  const breaksBooks = new Set(
+    onBooks.length === 0 || entries.length === 0
+      ? []
+      : workbench.asIf(entries, () =>
+          onBooks
+            .filter(({ rule, setting }) => rule.ofBooks!(workbench, setting).holds === false)
+            .map((n) => n.rule),
+        ),
+  );
+  return now
+    .filter(({ rule, setting, state }) => {
+      if (rule.brokenBy) return entries.some((e) => rule.brokenBy!(e, workbench, setting));
+      if (!rule.ofTally) return breaksBooks.has(rule);
+      return state.holds !== false && rule.ofTally(tally, setting).holds === false;
+    })
+    .map((n) => n.rule);
 }
 
 const exceptionsOf = (workbench: Workbench): RuleException[] =>

@@ -2,8 +2,8 @@ import type { Entry, Tally } from '../ledger';
 import type { EntryId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 
-/** What a rule asks for: nothing, a number of something, an amount of money, a day, or colours by name. */
-export type RuleAsks = 'nothing' | 'pieces' | 'money' | 'studs' | 'parcels' | 'colours' | 'day';
+/** What a rule asks for: nothing, a number of something, an amount of money, a day, colours by name, or 1:n and a real length. */
+export type RuleAsks = 'nothing' | 'pieces' | 'money' | 'studs' | 'parcels' | 'colours' | 'day' | 'scale';
 
 /** A rule that is on, with its limit or its text. */
 export interface RuleSetting {

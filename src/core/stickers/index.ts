@@ -54,5 +54,5 @@ export {
 export type { Drawing, Paper, Shape, Window } from './template';
 export { waysOf } from './ways';
 export type { WayJudged, WayOf, WaySays } from './ways';
-export { fieldOf, MARK_NAMES } from './photo-marks';
+export { discsOf, fieldOf, MARK_NAMES } from './photo-marks';
 export type { Mark } from './photo-marks';

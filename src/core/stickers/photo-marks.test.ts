@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fieldOf, scaleOf } from './photo-marks';
+import { discsOf, fieldOf, scaleOf } from './photo-marks';
 
 const at = (x: number, y: number) => ({ x, y });
 
@@ -19,5 +19,13 @@ describe('marks on a photo', () => {
     expect(fieldOf([...ends, at(10, 10), at(210, 10)], 32)).toBe(null);
     expect(fieldOf(ends, 32)).toBe(null);
     expect(fieldOf([], 32)).toBe(null);
+  });
+
+  it('say where its colour is read: inside of it, and as wide on the card', () => {
+    const four = [at(0, 0), at(100, 0), at(110, 60), at(10, 20)];
+    expect(discsOf(four)).toEqual({ field: { x: 60, y: 40, radius: 12 }, card: null });
+    expect(discsOf([...four, at(300, 40)])!.card).toEqual({ x: 300, y: 40, radius: 12 });
+    expect(discsOf(four.slice(0, 3))).toBe(null);
+    expect(discsOf([at(0, 0), at(9, 0), at(5, 5), at(9, 6)])).toBe(null);
   });
 });

@@ -1,3 +1,5 @@
+import type { Disc } from '../photo';
+
 /** A place on a photo, in its own pixels. */
 export interface Mark {
   readonly x: number;
@@ -5,10 +7,32 @@ export interface Mark {
 }
 
 /**
- * What is marked on a photo in their order: the two ends of a length that is known, a row of studs or a ruler, and two opposite
- * corners of a field.
+ * Where a field's colour is read on its photo: a disc in its middle that keeps off its edges, and one on the card that was marked
+ * beside it, as wide. Null until the field is marked.
+ *
+ * @example discsOf([{ x: 0, y: 0 }, { x: 9, y: 0 }, { x: 10, y: 10 }, { x: 50, y: 30 }, { x: 80, y: 80 }])
+ * // { field: { x: 30, y: 20, radius: 6 }, card: { x: 80, y: 80, radius: 6 } }
  */
-export const MARK_NAMES = ['one end', 'the other end', 'a corner', 'the corner across'] as const;
+export function discsOf(marks: readonly Mark[]): { readonly field: Disc; readonly card: Disc | null } | null {
+  const [, , corner, across, card] = marks;
+  if (!corner || !across) return null;
+  const radius = 0.3 * Math.min(Math.abs(across.x - corner.x), Math.abs(across.y - corner.y));
+  if (radius < 2) return null;
+  const middle = { x: (corner.x + across.x) / 2, y: (corner.y + across.y) / 2 };
+  return { field: { ...middle, radius }, card: card ? { ...card, radius } : null };
+}
+
+/**
+ * What is marked on a photo in their order: the two ends of a length that is known, a row of studs or a ruler, and two opposite
+ * corners of a field; and, for its colour, a card in the same light.
+ */
+export const MARK_NAMES = [
+  'one end',
+  'the other end',
+  'a corner',
+  'the corner across',
+  'the card beside it',
+] as const;
 
 /** Millimetres to a pixel, from two marks that lie so far apart; null where they are one place, or no length is said. */
 export function scaleOf(one: Mark, other: Mark, mm: number): number | null {

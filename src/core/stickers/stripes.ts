@@ -78,9 +78,11 @@ export function cutProblemOf(workbench: Workbench, job: StripJob): CutProblem {
       const lab = labOfField(workbench, field);
       return lab ? [{ id, w, h, lab }] : [];
     }),
-    strips: job.strips.flatMap(({ id, w, l, count, colour }) => {
+    strips: job.strips.flatMap(({ id, w, l, count, colour, across }) => {
       const lab = labOfColour(workbench, colour);
-      return lab && count > 0 ? [{ id, w, l, count, lab }] : [];
+      // What must line up is of one print and one age.
+      const oneField = across && count > 1;
+      return lab && count > 0 ? [{ id, w, l, count, lab, ...(oneField ? { oneField } : {}) }] : [];
     }),
   };
 }

@@ -57,7 +57,10 @@ export function bestByTrying(problem: CutProblem): Tried {
       return;
     }
     fields.forEach((_, f) => {
-      if (delta[pieces[at]!.kind]![f]! > problem.tolerance) return;
+      const { kind } = pieces[at]!;
+      if (delta[kind]![f]! > problem.tolerance) return;
+      const isElsewhere = chosen.some((of, g) => g !== f && of.some((p) => p.kind === kind));
+      if (problem.strips[kind]!.oneField && isElsewhere) return;
       const more = chosen.map((of, g) => (g === f ? [...of, pieces[at]!] : of));
       if (keptIn(f, more[f]!) >= 0) go(at + 1, more, unmet);
     });

@@ -15,6 +15,8 @@ export interface CutSize {
   readonly count: number;
   /** Sides in whole millimetres, which makes ties likely; tenths otherwise. */
   readonly whole?: boolean;
+  /** Share of the strips that must come from one field each; none otherwise. */
+  readonly oneField?: number;
 }
 
 /** Left-over fields and wanted strips in a few colours that differ a little within each. */
@@ -43,6 +45,7 @@ export function randomCut(seed: number, size: CutSize): CutProblem {
       l: mm(8, 70),
       count: between(random, 1, size.count),
       lab: lab(),
+      ...(size.oneField !== undefined && random() < size.oneField ? { oneField: true } : {}),
     })),
   };
 }

@@ -160,6 +160,28 @@ export class Workbench {
     this.learn();
   }
 
+  /**
+   * What would be seen here with some entries logged: the records and both books have them while it is asked, and have
+   * lost them afterwards. For what a person tries, before Enter.
+   *
+   * @example workbench.asIf([entry], () => rule.ofBooks(workbench, setting))
+   */
+  asIf<T>(entries: readonly Entry[], ask: () => T): T {
+    const { records, lists, reach } = this;
+    const more = entries.map((e) => [e.id, e] as const);
+    this.records = { ...records, entry: new Map([...records.entry, ...more]) };
+    this.lists = null;
+    this.reach = null;
+    const done = entries.filter((e) => e.state === 'done');
+    try {
+      return this.planned.trying(entries, [], () => this.built.trying(done, [], ask));
+    } finally {
+      this.records = records;
+      this.lists = lists;
+      this.reach = reach;
+    }
+  }
+
   private carryEntries(diff: Diff): void {
     const out = [...diff.removed.map((r) => r.record), ...diff.changed.map((c) => c.from)] as Entry[];
     const into = [...diff.added.map((r) => r.record), ...diff.changed.map((c) => c.to)] as Entry[];

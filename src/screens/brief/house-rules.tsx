@@ -45,7 +45,7 @@ export function HouseRules({ brief, now, onKeep }: HouseRulesProps) {
 
 const UNITS = { pieces: 'pieces', money: '£', studs: 'studs', parcels: 'parcels' } as const;
 /** Limits that a rule begins with when it is switched on. */
-const FIRST = { pieces: 500, money: 5000, studs: 32, parcels: 3, nothing: 0, colours: 0, day: 0 } as const;
+const FIRST = { pieces: 500, money: 5000, studs: 32, parcels: 3, nothing: 0, colours: 0, day: 0, scale: 45 } as const;
 
 interface RowProps {
   readonly rule: Rule;
@@ -82,7 +82,26 @@ function RuleRow({ rule, now, onPut }: RowProps) {
           />
         </Field>
       )}
-      {setting && !['colours', 'nothing', 'day'].includes(rule.asks) && (
+      {setting && rule.asks === 'scale' && (
+        <>
+          <NumberBox
+            label={`${rule.name}: 1 to`}
+            value={setting.limit}
+            least={1}
+            most={10_000}
+            onChange={(limit) => onPut({ ...setting, limit })}
+          />
+          <NumberBox
+            label={`${rule.name}: real length, m`}
+            value={Number(setting.text) || 0}
+            least={0}
+            most={100_000}
+            parts
+            onChange={(m) => onPut({ ...setting, text: String(m) })}
+          />
+        </>
+      )}
+      {setting && !['colours', 'nothing', 'day', 'scale'].includes(rule.asks) && (
         <Limit rule={rule} limit={setting.limit} onLimit={(limit) => onPut({ ...setting, limit })} />
       )}
       {now && (

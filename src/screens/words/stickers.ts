@@ -53,6 +53,7 @@ export const WHY_WORDS: Readonly<Record<UnmetWhy, string>> = {
   'no colour': 'no sheet has its colour',
   'too large': 'longer or wider than what is left of its colour',
   'no room': 'the others take the room',
+  'one field': 'no one field has room for all that must line up',
 };
 
 /** An area in square centimetres: areaWords(1234) = "12.3 cm²". */

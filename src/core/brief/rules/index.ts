@@ -12,9 +12,11 @@ import { piecesAtMost } from './pieces-at-most';
 import { piecesExactly } from './pieces-exactly';
 import { readyBy } from './ready-by';
 import { noStickers, originalStickers } from './stickers';
+import { scaleKept } from './scale-kept';
 import { storeysLiftOff } from './storeys-lift-off';
 import { strongEnough } from './strong-enough';
 import { widthAtMost } from './width-at-most';
+import { widthKept } from './width-kept';
 import { withinThePlot } from './within-the-plot';
 import { worth } from './worth';
 
@@ -33,6 +35,8 @@ export const RULES: readonly Rule[] = [
   readyBy,
   withinThePlot,
   widthAtMost,
+  widthKept,
+  scaleKept,
   strongEnough,
   storeysLiftOff,
   noneOfTheseColours,

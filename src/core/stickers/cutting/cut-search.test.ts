@@ -31,7 +31,8 @@ describe('strips from left-over fields', () => {
   it('come out as the best of all ways that there are, tried one by one', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const [kinds, count] = seed % 2 ? [3, 1] : [2, 2];
-      const problem = randomCut(seed, { colours: 1, fields: 2, kinds, count, whole: true });
+      const size = { colours: 1, fields: 2, kinds, count, whole: true };
+      const problem = randomCut(seed, seed > 28 ? { ...size, oneField: 0.7 } : size);
       const plan = solved(problem);
       expect(plan.proven).toBe(true);
       expectRight(problem, plan);
@@ -60,6 +61,27 @@ describe('strips from left-over fields', () => {
       ).toBeLessThanOrEqual(0);
       expectRight(problem, search.plan(0));
     }
+  });
+
+  it('that must line up come from one field, in every way of planning', () => {
+    for (let seed = 300; seed < 312; seed++) {
+      const problem = randomCut(seed, { colours: 1, fields: 5, kinds: 8, count: 4, oneField: 0.5 });
+      const search = new CutSearch(problem, seed);
+      expectRight(problem, search.plan(0));
+      search.restart();
+      for (let i = 0; i < 12; i++) search.improveOnce(NEVER);
+      expectRight(problem, search.plan(0));
+    }
+    const two: CutProblem = {
+      ...{ kerf: 0, margin: 0, tolerance: 3 },
+      fields: ['a', 'b'].map((id) => ({ id, w: 30, h: 10, lab: LAB })),
+      strips: [{ id: 'hull', w: 10, l: 20, count: 2, lab: LAB }],
+    };
+    expect(solved(two).unmet).toEqual([]);
+    const lined = { ...two, strips: two.strips.map((s) => ({ ...s, oneField: true })) };
+    expect(solved(lined)).toMatchObject({ fieldsOpened: 1, unmet: [{ strip: 'hull', count: 1, why: 'one field' }] });
+    const torn = { placed: solved(two).placed };
+    expect(judgeCut(lined, torn).fault).toMatch('more than one field');
   });
 
   it('make the same plan for the same seed and steps', () => {

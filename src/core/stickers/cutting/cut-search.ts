@@ -128,9 +128,10 @@ export class CutSearch {
       why,
     }));
     const left = this.groups.flatMap(({ group, shared }) =>
-      group.kinds.flatMap(({ strip, count }, k) => {
+      group.kinds.flatMap(({ strip, count, oneField }, k) => {
         const met = shared.reduce((n, { laid }) => n + laid.filter((l) => l.kind === k).length, 0);
-        return met < count ? [{ strip: strips[strip]!.id, count: count - met, why: 'no room' as const }] : [];
+        const why = oneField && met > 0 ? ('one field' as const) : ('no room' as const);
+        return met < count ? [{ strip: strips[strip]!.id, count: count - met, why }] : [];
       }),
     );
     return [...never, ...left];

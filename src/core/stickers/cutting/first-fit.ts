@@ -61,7 +61,10 @@ export function firstFit(group: Group, random?: Random): SharedOut {
   }));
   for (const { kind } of order) {
     const k = kinds[kind]!;
-    const usable = fields.map((_, f) => f).filter((f) => k.deltas[f]! < Infinity);
+    const begun = k.oneField ? open.findIndex((o) => o.laid.some((l) => l.kind === kind)) : -1;
+    const usable = fields
+      .map((_, f) => f)
+      .filter((f) => k.deltas[f]! < Infinity && (begun < 0 || begun === f));
     const byColour = (a: number, b: number) => (random ? k.deltas[a]! - k.deltas[b]! : a - b);
     const opened = usable.filter((f) => open[f]!.laid.length > 0).sort(byColour);
     const closed = usable.filter((f) => open[f]!.laid.length === 0).sort(byColour);

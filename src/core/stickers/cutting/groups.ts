@@ -16,6 +16,8 @@ export interface FieldSide extends Side {
 export interface StripKind extends Side {
   readonly strip: number;
   readonly count: number;
+  /** True = all that are cut of it come from one field. */
+  readonly oneField: boolean;
   /** By place in the group's fields: the colours' difference in millionths of ΔE00, Infinity beyond the tolerance. */
   readonly deltas: readonly number[];
 }
@@ -68,8 +70,8 @@ export function groupsOf(problem: CutProblem): Grouped {
 
   function toGroup({ strips, of }: { strips: number[]; of: number[] }): Group {
     const kinds = strips.map((strip) => {
-      const { w, l, count } = problem.strips[strip]!;
-      return { strip, count, w: up(l), h: up(w), deltas: of.map((f) => deltas[strip]![f]!) };
+      const { w, l, count, oneField = false } = problem.strips[strip]!;
+      return { strip, count, oneField, w: up(l), h: up(w), deltas: of.map((f) => deltas[strip]![f]!) };
     });
     return { fields: of.map((f) => fields[f]!), kinds, kerf: up(problem.kerf) };
   }

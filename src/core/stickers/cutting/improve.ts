@@ -63,6 +63,8 @@ function partOf(group: Group, shared: SharedOut, fields: readonly number[], rand
   if (costOf(made().group) > PART_PAIRS) return null;
   const unmet = group.kinds.flatMap((kind, k) => {
     const met = shared.reduce((n, cut) => n + cut.laid.filter((l) => l.kind === k).length, 0);
+    // What comes from one field, and has been begun in one that is not looked at, can't be added to here.
+    if (kind.oneField && met > counts[k]!) return [];
     return Array.from({ length: kind.count - met }, () => k);
   });
   for (; unmet.length > 0;) {

@@ -42,6 +42,8 @@ export function judgeCut(
     if (delta > problem.tolerance + SLACK) fault ??= `${p.strip} is not of the colour of ${p.field}`;
     taken.set(p.strip, (taken.get(p.strip) ?? 0) + 1);
     if (taken.get(p.strip)! > strip.count) fault ??= `too many of ${p.strip} are cut`;
+    if (strip.oneField && plan.placed.some((o) => o.strip === p.strip && o.field !== p.field))
+      fault ??= `${p.strip} is cut from more than one field`;
     const piece = pieceOf(p, strip);
     fault ??= outside(piece, field, problem.margin) ? `${p.strip} lies in the margin of ${p.field}` : null;
     inField.set(p.field, [...(inField.get(p.field) ?? []), piece]);

@@ -23,7 +23,17 @@ export const cutProblemSchema = z.object({
   tolerance: z.number().min(0).max(200),
   fields: z.array(z.object({ id: name, w: side, h: side, lab })).max(CUT.fields),
   strips: z
-    .array(z.object({ id: name, w: side, l: side, count: z.int().min(0).max(CUT.count), lab }))
+    .array(
+      z.object({
+        id: name,
+        w: side,
+        l: side,
+        count: z.int().min(0).max(CUT.count),
+        lab,
+        /** True = all of them come from one field, or stay unmet: what must line up is of one print and one age. */
+        oneField: z.boolean().optional(),
+      }),
+    )
     .max(CUT.strips),
 });
 
@@ -38,8 +48,11 @@ const counted = z.int().min(0);
 /** A strip of a plan: its corner nearest the field's origin, and whether its length lies along the field's width. */
 export const placedStripSchema = z.object({ strip: name, field: name, x: mm, y: mm, along: z.boolean() });
 
-/** Why a strip is not cut: no field has its colour, none of its colour is long enough, or the others take the room. */
-export const UNMET_WHYS = ['no colour', 'too large', 'no room'] as const;
+/**
+ * Why a strip is not cut: no field has its colour, none of its colour is long enough, the others take the room, or no one field
+ * holds all that must come from one.
+ */
+export const UNMET_WHYS = ['no colour', 'too large', 'no room', 'one field'] as const;
 
 export const cutPlanSchema = z.object({
   placed: z.array(placedStripSchema),

@@ -35,6 +35,8 @@ class Share {
   /** By set: the same strips by their sizes alone. */
   private readonly bySize: Int32Array;
   private readonly pieces: Int32Array;
+  /** By set: which kinds that come from one field it holds, as bits. */
+  private readonly bound: Int32Array;
   /** By field and set: fields opened and difference of colour as one number; Infinity = it can't be cut there. */
   private readonly costs: Float64Array[] = [];
   /** By number of fields looked at and set: the least cost to have cut it. */
@@ -57,6 +59,7 @@ class Share {
     this.boxes = new Boxes(new CountedSets(counts), this.sizes, fields, kerf);
     this.bySize = new Int32Array(this.sets.size);
     this.pieces = new Int32Array(this.sets.size);
+    this.bound = new Int32Array(this.sets.size);
   }
 
   prepare(): boolean {
@@ -66,6 +69,7 @@ class Share {
       const digits = sets.digits(set);
       this.bySize[set] = digits.reduce((s, n, i) => s + n * boxes.sets.weights[sizeOf[i]!]!, 0);
       this.pieces[set] = digits.reduce((s, n) => s + n, 0);
+      this.bound[set] = digits.reduce((s, n, i) => s | (n > 0 ? this.bitOf(i) : 0), 0);
     }
     this.group.fields.forEach((field, f) => {
       const cost = new Float64Array(sets.size).fill(Infinity);
@@ -75,6 +79,21 @@ class Share {
       this.costs.push(cost);
     });
     return !this.isOver();
+  }
+
+  private bitOf(kind: number): number {
+    const { kinds } = this.group;
+    return kinds[kind]!.oneField
+      ? 1 <<
+          kinds
+            .slice(0, kind)
+            .filter((k) => k.oneField).length
+      : 0;
+  }
+
+  /** True where what two fields give may come from two: neither holds a kind of one field that the other has begun. */
+  private mayMeet(set: number, part: number): boolean {
+    return (this.bound[set]! & this.bound[part]!) === 0;
   }
 
   private deltaIn(set: number, f: number): number {
@@ -100,7 +119,7 @@ class Share {
         if (this.isOver()) return false;
         sets.within(all - set, (part) => {
           const sum = base + cost[part]!;
-          if (sum < after[set + part]!) after[set + part] = sum;
+          if (sum < after[set + part]! && this.mayMeet(set, part)) after[set + part] = sum;
         });
       }
       this.reached.push(after);
@@ -148,7 +167,8 @@ class Share {
         if (this.isOver()) return null;
         let least = Infinity;
         sets.within(all - set, (part) => {
-          least = Math.min(least, cost[part]! + next[set + part]!);
+          const sum = cost[part]! + next[set + part]!;
+          if (sum < least && this.mayMeet(set, part)) least = sum;
         });
         onward[f]![set] = least;
       }
@@ -183,6 +203,7 @@ class Share {
         if (base + onward[f]![set]! !== goal) continue;
         sets.within(sets.size - 1 - set, (part) => {
           if (part === 0 || base + cost[part]! + onward[f + 1]![set + part]! !== goal) return;
+          if (!this.mayMeet(set, part)) return;
           const key = `${f} ${part}`;
           if (!found.has(key)) found.set(key, { f, from: set, part, bound: this.spare(part, f) });
         });
@@ -206,7 +227,7 @@ class Share {
       let taken = 0;
       this.sets.within(set, (part) => {
         taken = part;
-        return before[set - part]! + cost[part]! === goal;
+        return before[set - part]! + cost[part]! === goal && this.mayMeet(set - part, part);
       });
       parts.unshift(taken);
       set -= taken;
@@ -222,7 +243,7 @@ class Share {
       let taken = 0;
       this.sets.within(this.sets.size - 1 - set, (part) => {
         taken = part;
-        return cost[part]! + next[set + part]! === goal;
+        return cost[part]! + next[set + part]! === goal && this.mayMeet(set, part);
       });
       parts.push(taken);
       set += taken;

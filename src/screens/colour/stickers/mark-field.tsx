@@ -1,16 +1,19 @@
 'use client';
 
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
+import type { CardKind } from '@/core/photo';
+import type { SheetField } from '@/core/records';
 import { FIELD_UNITS, fieldOf, MARK_NAMES, toMillimetres, type FieldUnit, type Mark } from '@/core/stickers';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Select } from '@/ui/field';
 import { NumberBox } from '../../common/number-box';
 import { mmWords } from '../../words/stickers';
+import { useFieldColour } from './use-field-colour';
 
 interface MarkFieldProps {
   readonly photo: string;
-  readonly onField: (size: { readonly w: number; readonly h: number }) => void;
+  readonly onField: (size: { readonly w: number; readonly h: number }, lab: SheetField['lab']) => void;
   readonly onClose: () => void;
 }
 
@@ -24,6 +27,8 @@ export function MarkField({ photo, onField, onClose }: MarkFieldProps) {
   const [length, setLength] = useState(8);
   const [size, setSize] = useState<{ w: number; h: number } | null>(null);
   const field = fieldOf(marks, toMillimetres(length, unit));
+  const [card, setCard] = useState<CardKind>('white');
+  const colour = useFieldColour(photo, marks, card);
   const next = MARK_NAMES[marks.length];
   const place = (e: MouseEvent<HTMLElement>) => {
     if (!size || marks.length >= MARK_NAMES.length) return;
@@ -48,7 +53,7 @@ export function MarkField({ photo, onField, onClose }: MarkFieldProps) {
       wide
       onOpenChange={(open) => !open && onClose()}
       title="Mark a field on the photo"
-      says="Straight from above, with a row of studs or a ruler beside the sheet. First the two ends of a length that you know, then two opposite corners of the field."
+      says="Straight from above, with a row of studs or a ruler beside the sheet. First the two ends of a length that you know, then two opposite corners of the field; last, for its colour, a white or grey card in the same light."
     >
       <div className="flex flex-wrap items-end gap-3">
         <NumberBox
@@ -66,17 +71,21 @@ export function MarkField({ photo, onField, onClose }: MarkFieldProps) {
             ))}
           </Select>
         </Field>
+        <Field label="The card is">
+          <Select value={card} onChange={(e) => setCard(e.target.value as CardKind)}>
+            <option value="white">white paper</option>
+            <option value="grey">grey, 18 %</option>
+          </Select>
+        </Field>
         <p role="status" className="min-w-48 flex-1 pb-1">
-          {next
-            ? `Next: ${next}.`
-            : field
-              ? `${mmWords(field.w)} by ${mmWords(field.h)}`
-              : '▲ That is no field.'}
+          {marks.length >= 4 && (field ? `${mmWords(field.w)} by ${mmWords(field.h)}. ` : '▲ That is no field. ')}
+          {next && `Next: ${next}${field ? ', for its colour, or add the field without' : ''}.`}
+          {colour.says}
         </p>
         <Button disabled={marks.length === 0} onClick={() => setMarks(marks.slice(0, -1))}>
           Take the last mark back
         </Button>
-        <Button look="main" disabled={!field} onClick={() => field && onField(field)}>
+        <Button look="main" disabled={!field || colour.reading} onClick={() => field && onField(field, colour.lab)}>
           Add the field
         </Button>
       </div>

@@ -35,8 +35,8 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
   const [unit, setUnit] = useState<FieldUnit>('mm');
   const rows = rowsOf(sheet.fields, onKeep);
   const [marking, setMarking] = useState(false);
-  const add = (size: { readonly w: number; readonly h: number }) => {
-    const field = { name: `field ${sheet.fields.length + 1}`, ...size, colour: null, lab: null, motif: '' };
+  const add = (size: { readonly w: number; readonly h: number }, lab: SheetField['lab'] = null) => {
+    const field = { name: `field ${sheet.fields.length + 1}`, ...size, colour: null, lab, motif: '' };
     onKeep([...sheet.fields, wholeField({ ...field, id: source().newId() })]);
   };
   return (
@@ -111,8 +111,8 @@ export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
         <MarkField
           photo={sheet.photo}
           onClose={() => setMarking(false)}
-          onField={(size) => {
-            add(size);
+          onField={(size, lab) => {
+            add(size, lab);
             setMarking(false);
           }}
         />
