@@ -208,6 +208,10 @@ const INSPECTED: Diff = joinDiffs(
     musts: [{ part: asId<PartId>('brick 1x2'), colour: null, qty: 4 }],
     colours: [asId<ColourId>('ash')],
     shares: true,
+    place: 2,
+    colour: asId<ColourId>('ash'),
+    sectionOf: asId<PoolModelId>('whole'),
+    isBuilt: true,
   }),
   added('wallJob', {
     id: asId<WallJobId>('wj'),
@@ -474,6 +478,12 @@ const INSPECTED: Diff = joinDiffs(
     spread: 'random on purpose',
     row: 'harbour street',
     note: '',
+  }),
+  added('idealPart', {
+    id: asId<EntryId>('e'),
+    entry: asId<EntryId>('e'),
+    build: BUILD,
+    element: ELEMENT,
   }),
   added('partMark', { id: asId<EntryId>('e'), entry: asId<EntryId>('e'), build: BUILD, mark: 'cut' }),
   added('weighed', { id: asId<PartId>('brick 1x2'), pieces: 10, grams: 8.5, reads: 0.1 }),

@@ -1,5 +1,6 @@
 import { added, joinDiffs, STOCK_SCOPE, type Diff } from '../core/ledger';
-import { elementKey, readPartName } from '../core/parts';
+import { elementKey, inColour, readPartName, splitElementKey } from '../core/parts';
+import type { PoolModel } from '../core/records';
 import {
   asId,
   type ActionId,
@@ -11,6 +12,7 @@ import {
 import { takeFrom } from '../core/stock';
 import type { Handle } from '../data/database';
 import { stockBalances } from '../data/balances';
+import { readRecords } from '../data/records';
 import { perform } from '../server/perform';
 
 const colour = (name: string): ColourId => asId<ColourId>(name);
@@ -48,34 +50,53 @@ export function fillOwnParts(
     joinDiffs(waiting('boat door 1x6', 'leek', 2), waiting('slope 33 3x1', 'lagoon', 12)),
   );
   if (!glasshouse) return;
+  const shed = asId<PoolModelId>(newId());
+  const model = (name: string, place: number, musts: PoolModel['musts'], more: Partial<PoolModel> = {}) =>
+    added('poolModel', {
+      ...{ id: asId<PoolModelId>(newId()), build: glasshouse, name, musts, colours: [], shares: false },
+      ...{ place, colour: null, sectionOf: null, isBuilt: false },
+      ...more,
+    });
   act(
     glasshouse,
     'bind the glasshouse to its trams, and plan a second model',
     joinDiffs(
       added('buildSources', { id: glasshouse, build: glasshouse, boxesOnly: true, elsewhere: null }),
-      added('poolModel', {
-        id: asId<PoolModelId>(newId()),
-        build: glasshouse,
-        name: 'Potting shed',
-        musts: [
+      model(
+        'Potting shed',
+        1,
+        [
           { part: part('brick 1x2'), colour: null, qty: 40 },
           { part: part('window 1x2x2'), colour: colour('kelp'), qty: 8 },
           { part: part('pane 1x2x2'), colour: colour('clear-lamp'), qty: 8 },
         ],
-        colours: [],
-        shares: false,
+        { id: shed },
+      ),
+      model('Potting shed, its back', 2, [{ part: part('brick 1x2'), colour: null, qty: 24 }], {
+        sectionOf: shed,
       }),
-      added('poolModel', {
-        id: asId<PoolModelId>(newId()),
-        build: glasshouse,
-        name: 'Cold frame',
-        musts: [
-          { part: part('brick 1x2'), colour: null, qty: 10 },
-          { part: part('pane 1x4x3'), colour: colour('clear'), qty: 2 },
-        ],
-        colours: [],
-        shares: false,
-      }),
+      model('Cold frame', 3, [
+        { part: part('brick 1x2'), colour: null, qty: 10 },
+        { part: part('pane 1x4x3'), colour: colour('clear'), qty: 2 },
+      ]),
     ),
+  );
+  sayWhatElse(handle, glasshouse, (label, diff) => act(glasshouse, label, diff));
+}
+
+/** Two lists for one mod: what would have been used for the largest line of new parts, were there more than the trams. */
+function sayWhatElse(handle: Handle, build: BuildId, act: (label: string, diff: Diff) => void): void {
+  const put = readRecords(handle.db, 'entry', build)
+    .filter((e) => e.kind === 'add' || e.kind === 'swap')
+    .flatMap((entry) => {
+      const on = entry.movements.find((m) => m.to.startsWith('model:'));
+      return on && !splitElementKey(on.element).print ? [{ entry, on }] : [];
+    })
+    .sort((a, b) => b.on.qty - a.on.qty)[0];
+  if (!put) return;
+  const element = inColour(put.on.element, colour('leek'));
+  act(
+    'keep what one would have used',
+    added('idealPart', { id: put.entry.id, entry: put.entry.id, build, element }),
   );
 }

@@ -156,6 +156,7 @@ describe('own parts shared by builds', () => {
       musts: [{ part: asId<never>('brick 1x2'), colour: null, qty: 4 }],
       colours: [],
       shares: false,
+      ...{ place: 1, colour: null, sectionOf: null, isBuilt: false },
     };
     expect(act(added('poolModel', model)).ok).toBe(true);
     expect(act(changed('poolModel', model, { shares: true })).ok).toBe(true);

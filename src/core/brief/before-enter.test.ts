@@ -68,7 +68,8 @@ describe('a size that is to stay', () => {
   });
 
   it('is the real one at 1:n, give or take the stud that an even width asks for', () => {
-    const of = (built: number, text = '9') => stateOf(on(sized(20, built), 'scale kept', 45, text), 'scale kept');
+    const of = (built: number, text = '9') =>
+      stateOf(on(sized(20, built), 'scale kept', 45, text), 'scale kept');
     // 9 m at 1:45 are 200 mm, 25 studs.
     expect(of(25).holds).toBe(true);
     expect(of(26).holds).toBe(true);

@@ -240,6 +240,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
       musts: [{ part: asId<PartId>('brick 1x2'), colour: null, qty: 4 }],
       colours: [asId<ColourId>('kelp')],
       shares: true,
+      ...{ place: 1, colour: null, sectionOf: null, isBuilt: false },
     };
     const keep = (id: string, account: AccountKey) =>
       added('keptAssembly', {

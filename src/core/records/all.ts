@@ -52,6 +52,7 @@ import { attempt } from './attempt';
 import { awaitedPlace } from './awaited-place';
 import { letter } from './letter';
 import { looks } from './looks';
+import { idealPart } from './ideal-part';
 import { partMark } from './part-mark';
 import { putAside } from './put-aside';
 import { spentTime } from './spent-time';
@@ -119,5 +120,6 @@ export const RECORDS = [
   putAside,
   looks,
   partMark,
+  idealPart,
   entry,
 ] as const;

@@ -52,6 +52,7 @@ export type { AwaitedPlace } from './awaited-place';
 export { LETTER_SIDES, type Letter } from './letter';
 export { SPREADS, SYMMETRIES, type Looks } from './looks';
 export { FRESH_EYES, type FreshEyes, type PutAside } from './put-aside';
+export type { IdealPart } from './ideal-part';
 export { PART_MARKS, type PartMark, type PartMarkName } from './part-mark';
 export type { SpentTime } from './spent-time';
 export type { Tray } from './tray';

@@ -28,6 +28,7 @@ import { CountLeftDialog } from './count-left-dialog';
 import { Consequences } from './consequences';
 import type { OpenDialog } from './dialogs';
 import { FigureSheet } from './figure-sheet';
+import { IdealDialog } from './ideal-dialog';
 import { ModificationDialog } from './modification-dialog';
 import { OrderDialog } from './order-dialog';
 import { PartDialog } from './small-dialogs';
@@ -231,6 +232,8 @@ function Sheets({ dialog, onClose, acts }: SheetsProps) {
       return <StateSheet state={dialog.state} scope={dialog.scope} onClose={onClose} />;
     case 'sources':
       return <SourcesDialog onClose={onClose} />;
+    case 'ideal':
+      return <IdealDialog entry={dialog.entry} onClose={onClose} />;
     case 'again':
       return <AgainDialog entries={dialog.entries} onClose={onClose} />;
     case 'unpriced':

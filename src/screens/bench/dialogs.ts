@@ -12,6 +12,7 @@ export type OpenDialog =
   | { readonly dialog: 'part'; readonly entry: Entry }
   | { readonly dialog: 'state'; readonly state: PartState; readonly scope: Scope }
   | { readonly dialog: 'sources' }
+  | { readonly dialog: 'ideal'; readonly entry: Entry }
   | { readonly dialog: 'again'; readonly entries: readonly Entry[] }
   | { readonly dialog: 'unpriced' }
   | { readonly dialog: 'countLeft' }

@@ -13,7 +13,7 @@ import {
   type Pieces,
   type RecordSet,
 } from '@/core/ledger';
-import { elementName, splitElementKey } from '@/core/parts';
+import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { markParts } from '@/core/brief';
 import { PART_MARKS, type PartMarkName } from '@/core/records';
 import { PART_MARK_WORDS } from '../words/brief';
@@ -70,7 +70,13 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
         <bdi>{name}</bdi>
         <span className="text-faint">
           {' '}
-          <bdi>{asideWords(entry, records.partMark.get(entry.id)?.mark)}</bdi>
+          <bdi>
+            {asideWords(
+              entry,
+              records.partMark.get(entry.id)?.mark,
+              records.idealPart.get(entry.id)?.element,
+            )}
+          </bdi>
         </span>
       </span>
       <span className="text-soft text-right text-[12px] max-sm:max-w-24">
@@ -166,7 +172,7 @@ function entryName(entry: Entry): string {
   return kindsWords(kindsOf(entry));
 }
 
-function asideWords(entry: Entry, mark: PartMarkName | undefined): string {
+function asideWords(entry: Entry, mark: PartMarkName | undefined, ideal?: ElementKey): string {
   const standing =
     entry.standsFor && entry.kind === 'placeholder'
       ? `a placeholder for ${splitElementKey(entry.standsFor).colour}`
@@ -176,6 +182,7 @@ function asideWords(entry: Entry, mark: PartMarkName | undefined): string {
     entry.why ? `#${entry.why}` : '',
     entry.hidden ? 'hidden' : '',
     mark ? PART_MARK_WORDS[mark] : '',
+    ideal ? `else ${elementName(ideal)}` : '',
     entry.kind === 'order' ? '' : entry.note,
   ]
     .filter(Boolean)
@@ -233,6 +240,14 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
               label: `${mark === marked ? '✓ ' : ''}Parts: ${PART_MARK_WORDS[mark]}`,
               onSelect: () => perform(markParts(workbench, entry, mark === marked ? null : mark)),
             }))),
+        ...(stock || isSticker || onPieces(entry).length === 0
+          ? []
+          : [
+              {
+                label: 'Without the limit, another part…',
+                onSelect: () => dialogs.open({ dialog: 'ideal', entry }),
+              },
+            ]),
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
         { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },

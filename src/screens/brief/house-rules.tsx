@@ -45,7 +45,16 @@ export function HouseRules({ brief, now, onKeep }: HouseRulesProps) {
 
 const UNITS = { pieces: 'pieces', money: '£', studs: 'studs', parcels: 'parcels' } as const;
 /** Limits that a rule begins with when it is switched on. */
-const FIRST = { pieces: 500, money: 5000, studs: 32, parcels: 3, nothing: 0, colours: 0, day: 0, scale: 45 } as const;
+const FIRST = {
+  pieces: 500,
+  money: 5000,
+  studs: 32,
+  parcels: 3,
+  nothing: 0,
+  colours: 0,
+  day: 0,
+  scale: 45,
+} as const;
 
 interface RowProps {
   readonly rule: Rule;

@@ -4,12 +4,22 @@ import { useState } from 'react';
 import type { PoolModel } from '@/core/ledger';
 import { elementName, splitElementKey } from '@/core/parts';
 import { readTypedLot } from '@/core/stock';
-import { addPoolModel, changePoolModel, deletePoolModel, type PoolBox, type PoolWant } from '@/core/pool';
+import {
+  addPoolModel,
+  changePoolModel,
+  deletePoolModel,
+  placeAfter,
+  poolModelsOf,
+  withSections,
+  type PoolBox,
+  type PoolWant,
+} from '@/core/pool';
 import type { CoverAnswer } from '@/server/cover-models';
 import { Button } from '@/ui/button';
-import { Check, Field, Input } from '@/ui/field';
+import { Check, Field, Input, Select } from '@/ui/field';
 import { count, money, pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { PoolShares } from './pool-shares';
 import { typedLotWords } from '../words/typed-lot';
 
 /** Several models out of the same boxes: how many copies of which box, at least cost, and which colour each model gets. */
@@ -19,9 +29,9 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const [cover, setCover] = useState<CoverAnswer | 'asking' | 'failed' | null>(null);
-  const models = [...workbench.records.poolModel.values()].filter((m) => m.build === workbench.build);
+  const models = poolModelsOf(workbench);
   const add = (name: string, musts: PoolModel['musts']) => {
-    perform(addPoolModel(workbench.build, name, musts, source()));
+    perform(addPoolModel(workbench.build, name, musts, source(), { place: placeAfter(models) }));
     setCover(null);
   };
   const ask = async () => {
@@ -31,7 +41,7 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({
-          models,
+          models: withSections(models),
           owned: owned.map(({ code, name, copies, lots }) => ({ code, name, copies, lots })),
         }),
       });
@@ -50,7 +60,12 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
       </p>
       <ul>
         {models.map((m) => (
-          <ModelCard key={m.id} model={m} onChanged={() => setCover(null)} />
+          <ModelCard
+            key={m.id}
+            model={m}
+            others={models.filter((o) => o.id !== m.id && o.sectionOf === null)}
+            onChanged={() => setCover(null)}
+          />
         ))}
       </ul>
       <span className="mt-2 flex flex-wrap gap-2">
@@ -82,6 +97,7 @@ export function PoolModels({ owned, wants }: { owned: readonly PoolBox[]; wants:
           'There is no answer: either the boxes have fewer colours than there are models that want one of their own, or the time was too short.'}
         {cover !== null && typeof cover === 'object' && <CoverWords cover={cover} />}
       </div>
+      <PoolShares boxes={owned} models={models} />
     </section>
   );
 }
@@ -123,7 +139,14 @@ function CoverWords({ cover }: { cover: CoverAnswer }) {
 const printed = (m: PoolModel['musts'][number]): string =>
   `${m.qty} ${m.part}${m.colour ? ` ${m.colour}` : ''}`;
 
-function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => void }) {
+interface ModelCardProps {
+  readonly model: PoolModel;
+  /** Models that it may be a section of. */
+  readonly others: readonly PoolModel[];
+  readonly onChanged: () => void;
+}
+
+function ModelCard({ model, others, onChanged }: ModelCardProps) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const [text, setText] = useState(() => model.musts.map(printed).join('\n'));
@@ -178,6 +201,21 @@ function ModelCard({ model, onChanged }: { model: PoolModel; onChanged: () => vo
               }}
             />
           </Field>
+          {others.length > 0 && (
+            <Field label="It is">
+              <Select
+                value={model.sectionOf ?? ''}
+                onChange={(e) => change({ sectionOf: (e.target.value || null) as PoolModel['sectionOf'] })}
+              >
+                <option value="">a model by itself</option>
+                {others.map((o) => (
+                  <option key={o.id} value={o.id}>
+                    a section of {o.name}
+                  </option>
+                ))}
+              </Select>
+            </Field>
+          )}
           <Field label="Main colours it may have">
             <Input
               value={colours}

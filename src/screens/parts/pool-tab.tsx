@@ -12,6 +12,7 @@ import { useBuild } from '../common/build-store';
 import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
 import { ask } from '../sending/answers';
+import { TwoListsOfParts } from './two-lists';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {
@@ -89,6 +90,7 @@ export function PoolTab() {
           ))}
         </ul>
         <PoolModels owned={own} wants={wants} />
+        <TwoListsOfParts />
       </section>
       <PoolColours boxes={boxes} />
     </div>

@@ -12,6 +12,10 @@ export const widthKept: Rule = {
     if (!found) return unknown('the size as it was found, under Inspect');
     if (!size) return unknown('the size, under Fit');
     const by = Math.round(10 * (size.length - found.length)) / 10;
-    return unbroken(by === 0 ? [] : [`${Math.abs(by)} ${Math.abs(by) === 1 ? 'stud' : 'studs'} ${by > 0 ? 'more' : 'less'}`]);
+    return unbroken(
+      by === 0
+        ? []
+        : [`${Math.abs(by)} ${Math.abs(by) === 1 ? 'stud' : 'studs'} ${by > 0 ? 'more' : 'less'}`],
+    );
   },
 };

@@ -79,7 +79,10 @@ describe('strips from left-over fields', () => {
     };
     expect(solved(two).unmet).toEqual([]);
     const lined = { ...two, strips: two.strips.map((s) => ({ ...s, oneField: true })) };
-    expect(solved(lined)).toMatchObject({ fieldsOpened: 1, unmet: [{ strip: 'hull', count: 1, why: 'one field' }] });
+    expect(solved(lined)).toMatchObject({
+      fieldsOpened: 1,
+      unmet: [{ strip: 'hull', count: 1, why: 'one field' }],
+    });
     const torn = { placed: solved(two).placed };
     expect(judgeCut(lined, torn).fault).toMatch('more than one field');
   });

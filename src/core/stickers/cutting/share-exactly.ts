@@ -83,12 +83,7 @@ class Share {
 
   private bitOf(kind: number): number {
     const { kinds } = this.group;
-    return kinds[kind]!.oneField
-      ? 1 <<
-          kinds
-            .slice(0, kind)
-            .filter((k) => k.oneField).length
-      : 0;
+    return kinds[kind]!.oneField ? 1 << kinds.slice(0, kind).filter((k) => k.oneField).length : 0;
   }
 
   /** True where what two fields give may come from two: neither holds a kind of one field that the other has begun. */

@@ -78,14 +78,19 @@ export function MarkField({ photo, onField, onClose }: MarkFieldProps) {
           </Select>
         </Field>
         <p role="status" className="min-w-48 flex-1 pb-1">
-          {marks.length >= 4 && (field ? `${mmWords(field.w)} by ${mmWords(field.h)}. ` : '▲ That is no field. ')}
+          {marks.length >= 4 &&
+            (field ? `${mmWords(field.w)} by ${mmWords(field.h)}. ` : '▲ That is no field. ')}
           {next && `Next: ${next}${field ? ', for its colour, or add the field without' : ''}.`}
           {colour.says}
         </p>
         <Button disabled={marks.length === 0} onClick={() => setMarks(marks.slice(0, -1))}>
           Take the last mark back
         </Button>
-        <Button look="main" disabled={!field || colour.reading} onClick={() => field && onField(field, colour.lab)}>
+        <Button
+          look="main"
+          disabled={!field || colour.reading}
+          onClick={() => field && onField(field, colour.lab)}
+        >
           Add the field
         </Button>
       </div>

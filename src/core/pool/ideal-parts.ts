@@ -1,0 +1,90 @@
+import { added, changed, removed, type Command } from '../ledger';
+import { modelAccount, placeOf } from '../places';
+import type { Entry } from '../records';
+import type { ElementKey } from '../parts';
+import type { EntryId } from '../shared/ids';
+import type { Workbench } from '../workbench';
+import type { PoolWant } from './pool';
+
+/** Says what one would have used for the pieces that an entry puts on, were there no limit; null takes it back. */
+export function sayIdeal(workbench: Workbench, entry: Entry, element: ElementKey | null): Command {
+  const old = workbench.records.idealPart.get(entry.id);
+  const label = `entry ${entry.no}: ${element ? 'what one would have used' : 'as it is used'}`;
+  if (!element) return { label, diff: old ? removed('idealPart', old) : removed('idealPart') };
+  if (old) return { label, diff: changed('idealPart', old, { element }) };
+  const record = { id: entry.id, entry: entry.id, build: workbench.build, element };
+  return { label, diff: added('idealPart', record) };
+}
+
+/** Pieces that stand for others: what is used, what one would have used, and whether it is a placeholder or a choice. */
+export interface StandsFor {
+  readonly used: ElementKey;
+  readonly ideal: ElementKey;
+  readonly qty: number;
+  readonly why: 'placeholder' | 'choice';
+  readonly entries: readonly EntryId[];
+}
+
+/** The parts of a mod twice: as they are used, and as one would have them. Pieces of the model as planned. */
+export interface TwoLists {
+  readonly used: readonly PoolWant[];
+  readonly ideal: readonly PoolWant[];
+  readonly instead: readonly StandsFor[];
+}
+
+/**
+ * Two lists for one mod: what the model has as planned, and the same with the parts that one would use in place of
+ * placeholders and of what was taken because nothing better was in the boxes. Of what has been taken off again nothing stands
+ * for anything.
+ *
+ * @example twoLists(workbench).instead // [{ used: 'brick 1x2|rust', ideal: 'brick 1x2|brick', qty: 4, … }]
+ */
+export function twoLists(workbench: Workbench): TwoLists {
+  const used = onModel(workbench);
+  const ideal = new Map(used);
+  const instead: StandsFor[] = [];
+  for (const s of allThatStand(workbench)) {
+    const qty = Math.min(s.qty, ideal.get(s.used) ?? 0, used.get(s.used) ?? 0);
+    if (qty <= 0) continue;
+    ideal.set(s.used, ideal.get(s.used)! - qty);
+    ideal.set(s.ideal, (ideal.get(s.ideal) ?? 0) + qty);
+    instead.push({ ...s, qty });
+  }
+  return { used: listOf(used), ideal: listOf(ideal), instead };
+}
+
+const listOf = (sums: ReadonlyMap<ElementKey, number>): PoolWant[] =>
+  [...sums].flatMap(([element, qty]) => (qty > 0 ? [{ element, qty }] : []));
+
+/** What is on the model as planned, in all its zones. */
+function onModel(workbench: Workbench): Map<ElementKey, number> {
+  const sums = new Map<ElementKey, number>();
+  for (const z of workbench.zones)
+    for (const [element, n] of workbench.planned.balances.elements(modelAccount(z.id)))
+      if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
+  return sums;
+}
+
+/** Entries that put on what stands for something, joined by what for what; the last logged first, as that is what is there. */
+function allThatStand(workbench: Workbench): StandsFor[] {
+  const { idealPart } = workbench.records;
+  const found = new Map<string, StandsFor>();
+  for (const e of [...workbench.entries].sort((a, b) => b.no - a.no)) {
+    if (e.whatIf !== null && e.whatIf !== workbench.whatIf) continue;
+    const said = idealPart.get(e.id)?.element;
+    const ideal = said ?? (e.kind === 'placeholder' ? e.standsFor : null);
+    if (!ideal) continue;
+    for (const m of e.movements) {
+      if (placeOf(m.to) !== 'model' || placeOf(m.from) === 'model' || m.element === ideal) continue;
+      const why = said ? 'choice' : 'placeholder';
+      const key = `${m.element} ${ideal} ${why}`;
+      const old = found.get(key);
+      found.set(key, {
+        ...{ used: m.element, ideal, why },
+        qty: (old?.qty ?? 0) + m.qty,
+        entries: [...(old?.entries ?? []), e.id],
+      });
+    }
+  }
+  return [...found.values()];
+}
