@@ -4,6 +4,7 @@ import { modFileSchema } from '../src/core/formats';
 import { mismatchAnswerSchema, mismatchRequestSchema } from '../src/core/formats/mismatch-model';
 import { layPlanSchema, layRequestSchema } from '../src/core/fit/lay';
 import { cutPlanSchema, cutRequestSchema } from '../src/core/stickers/cutting';
+import { patchSchema } from '../src/core/patch';
 import { planSchema, requestSchema } from '../src/core/sourcing';
 
 /** Writes the published JSON Schemas from the Zod ones that the program itself checks with. */
@@ -13,6 +14,7 @@ const write = (name: string, schema: z.ZodType) =>
     `${JSON.stringify(z.toJSONSchema(schema, { target: 'draft-7' }), null, 2)}\n`,
   );
 write('mod-file', modFileSchema);
+write('patch', patchSchema);
 write('make-up-request', requestSchema);
 write('make-up-plan', planSchema);
 write('lay-request', layRequestSchema);

@@ -5,6 +5,7 @@ import { measureCore } from './core';
 import { measureCutting } from './cut';
 import { measureDrawing } from './drawing';
 import { measureLaying } from './lay';
+import { measurePatch } from './patch';
 import { measureSourcing } from './sourcing';
 import { measureScreen } from './screen';
 import { measureSupply } from './supply';
@@ -16,6 +17,7 @@ console.log(
 );
 measureCore();
 measureColour();
+measurePatch();
 await measureSupply();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await measureSourcing();

@@ -130,6 +130,7 @@ class Drafting {
 
   /** The zone itself, then the zones nested in it, then what was not placed in any zone. */
   private zonesToTakeFrom(): ZoneId[] {
+    if (this.intent.offZone) return [this.intent.offZone];
     const nested = [...this.books.nested(this.zone)];
     return nested.includes(this.context.rootZone) ? nested : [...nested, this.context.rootZone];
   }

@@ -27,6 +27,8 @@ export interface Intent {
   /** Null = the modification's own zone. */
   readonly zone: ZoneId | null;
   readonly toZone: ZoneId | null;
+  /** Where pieces that leave lie, and nowhere else; null = the zone, what is nested in it, then what lies in no zone. */
+  readonly offZone?: ZoneId | null;
   /** Null = spares, then the build's boxes, then own parts, then as the build says of what is in no books. */
   readonly source: SourceChoice | null;
   /** Of the build's boxes: which of them; empty = any, in their order. */
