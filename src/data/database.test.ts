@@ -33,7 +33,11 @@ import {
   type RuleExceptionId,
   type SeamId,
   type EntryId,
+  type PatternId,
+  type StageId,
   type StickerId,
+  type StoreyId,
+  type StreetId,
   type StickerSheetId,
   type StripJobId,
   type LetterId,
@@ -478,6 +482,41 @@ const INSPECTED: Diff = joinDiffs(
     spread: 'random on purpose',
     row: 'harbour street',
     note: '',
+  }),
+  added('stage', {
+    ...{ id: asId<StageId>('st'), build: BUILD, name: 'Fully dressed', no: 41, at: '2026-11-28' },
+    ...{ note: 'lamps lit', size: { length: 22, width: 10.5, height: 5 }, photo: 'p1', position: 1.5 },
+    marks: [
+      { x: 0.25, y: 0.5 },
+      { x: 0.75, y: 0.5 },
+    ],
+  }),
+  added('zoneTold', {
+    ...{ id: ZONES[1]!.id, build: BUILD, zone: ZONES[1]!.id, was: 'bare', is: 'a porch', photo: null },
+  }),
+  added('modSheet', {
+    ...{ id: BUILD, build: BUILD, title: 'Test house', author: 'Wren', lead: '', thanks: 'to all' },
+    ...{ parts: ['tally', 'changes'], tells: ['prices'], paper: 'A4' },
+  }),
+  added('pattern', {
+    ...{
+      id: asId<PatternId>('pt'),
+      build: BUILD,
+      name: 'Pier house',
+      author: 'Ash',
+      kind: 'list',
+      revision: 2,
+    },
+    ...{ at: '2026-11-28', zones: ['', 'Porch / Steps'], lots: [{ zone: 1, element: ELEMENT, qty: 3 }] },
+    faults: [{ step: 'Steps, 3', says: 'one tile too few', at: '2026-11-28' }],
+  }),
+  added('street', {
+    ...{ id: asId<StreetId>('sr'), name: 'Quay', width: 96, depth: 48, note: '' },
+    places: [{ build: BUILD, x: 0, y: 2.5, turned: true }],
+  }),
+  added('storey', {
+    ...{ id: asId<StoreyId>('sy'), build: BUILD, name: 'Roof', zone: ZONES[1]!.id, from: null },
+    ...{ rule: 'on top', state: 'stands', note: '', position: 2 },
   }),
   added('idealPart', {
     id: asId<EntryId>('e'),

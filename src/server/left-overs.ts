@@ -1,9 +1,9 @@
 import { writeCsv } from '@/core/formats';
 import { PALETTE } from '@/core/colour';
-import { priceLookup } from '@/core/ledger';
+import { priceLookup, sparesAccount } from '@/core/ledger';
 import { withKnowledge } from '@/core/mismatch';
 import { elementKey, splitElementKey } from '@/core/parts';
-import type { PartId } from '@/core/shared/ids';
+import type { BuildId, PartId } from '@/core/shared/ids';
 import { moneyAsDecimal } from '@/core/shared/money';
 import { rarestLots, stockByColour, type RareLot } from '@/core/stock';
 import { leftOvers, stockBalances } from '@/data/balances';
@@ -27,6 +27,13 @@ export function rareLeftOvers({ db }: Handle): RareLot[] {
   };
   const boxes = boxesWith(db, [...new Set(rows.map((r) => r.element))]);
   return rarestLots(rows, coloursOf, (e) => boxes.get(e) ?? 0);
+}
+
+/** How rare the kinds are that a build has among its spares, the rarest first. */
+export function rareSparesOf(handle: Handle, build: BuildId): RareLot[] {
+  const spares = sparesAccount(build);
+  const own = new Set(leftOvers(handle.db).flatMap((r) => (r.account === spares ? [r.element] : [])));
+  return rareLeftOvers(handle).filter((r) => own.has(r.element));
 }
 
 export const STOCK_FILES = ['by-colour.csv', 'left-overs.csv'] as const;

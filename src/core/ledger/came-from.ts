@@ -40,7 +40,8 @@ export function cameFrom(books: Books): CameFrom[] {
   return [...rows.values()];
 }
 
-function originOf(from: AccountKey): Origin | undefined {
+/** What pieces that join the model from a place came from; undefined for what was there already. */
+export function originOf(from: AccountKey): Origin | undefined {
   switch (placeOf(from)) {
     case 'shipped':
     case 'donor':

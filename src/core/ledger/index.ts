@@ -54,5 +54,5 @@ export {
   zoneIn,
 } from './entry-tools';
 export type { OpenPlaceholder } from './entry-tools';
-export { cameFrom, originKey, originName } from './came-from';
+export { cameFrom, originKey, originName, originOf } from './came-from';
 export type { CameFrom, Origin } from './came-from';

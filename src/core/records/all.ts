@@ -53,6 +53,12 @@ import { awaitedPlace } from './awaited-place';
 import { letter } from './letter';
 import { looks } from './looks';
 import { idealPart } from './ideal-part';
+import { stage } from './stage';
+import { zoneTold } from './zone-told';
+import { modSheet } from './mod-sheet';
+import { pattern } from './pattern';
+import { street } from './street';
+import { storey } from './storey';
 import { partMark } from './part-mark';
 import { putAside } from './put-aside';
 import { spentTime } from './spent-time';
@@ -121,5 +127,11 @@ export const RECORDS = [
   looks,
   partMark,
   idealPart,
+  stage,
+  zoneTold,
+  modSheet,
+  pattern,
+  street,
+  storey,
   entry,
 ] as const;

@@ -52,6 +52,19 @@ export type { AwaitedPlace } from './awaited-place';
 export { LETTER_SIDES, type Letter } from './letter';
 export { SPREADS, SYMMETRIES, type Looks } from './looks';
 export { FRESH_EYES, type FreshEyes, type PutAside } from './put-aside';
+export type { Stage } from './stage';
+export type { ZoneTold } from './zone-told';
+export {
+  PAPERS,
+  PRIVATE_THINGS,
+  SHEET_PARTS,
+  type ModSheet,
+  type PrivateThing,
+  type SheetPart,
+} from './mod-sheet';
+export { PATTERN_KINDS, type Pattern } from './pattern';
+export type { Street } from './street';
+export { STOREY_RULES, STOREY_STATES, type Storey } from './storey';
 export type { IdealPart } from './ideal-part';
 export { PART_MARKS, type PartMark, type PartMarkName } from './part-mark';
 export type { SpentTime } from './spent-time';

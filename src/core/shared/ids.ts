@@ -40,6 +40,10 @@ export type AttemptId = Id<'attempt'>;
 export type AwaitedPlaceId = Id<'awaitedPlace'>;
 export type SpentTimeId = Id<'spentTime'>;
 export type PutAsideId = Id<'putAside'>;
+export type StageId = Id<'stage'>;
+export type PatternId = Id<'pattern'>;
+export type StreetId = Id<'street'>;
+export type StoreyId = Id<'storey'>;
 
 /** The one place that brands a string. Precondition: `text` came from a record of that kind or from an `IdSource`. */
 export const asId = <T extends Id<string>>(text: string): T => text as T;

@@ -1,0 +1,30 @@
+export { standingOf } from './standing';
+export type { Standing } from './standing';
+export {
+  cameWent,
+  changeStage,
+  deleteStage,
+  keepStage,
+  nameStage,
+  piecesOn,
+  sizeAt,
+  stageAt,
+  stagesOf,
+  standsAt,
+  unpackedAt,
+} from './stages';
+export type { CameWent, Moment, StageNow } from './stages';
+export { growthOf } from './growth';
+export type { GrowthPoint } from './growth';
+export { AS_IT_IS, laidOver } from './align';
+export type { Matrix, PhotoMark } from './align';
+export { notGenuine, originShares } from './from-which';
+export type { NotGenuine, OriginShare } from './from-which';
+export { bothStanding, leaveOff } from './both-standing';
+export type { BothStanding, Double } from './both-standing';
+export { keepTold, toldOf, tourOf } from './tour';
+export type { TourPart, TourStop } from './tour';
+export { LEFT_BY, leftGroups, leftOverOf, needsMet } from './left-over';
+export type { LeftBy, LeftGroup, LeftLot, MeetsNeed, NeedOfBuild } from './left-over';
+export { LIST_FOR, partsForOthers } from './parts-for-others';
+export type { ListFor, PartsListChoice, PartsListRow } from './parts-for-others';

@@ -1,0 +1,349 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { BLANK_ENTRY, added, takeTally, type Entry } from '../ledger';
+import { grade, modelAccount, sparesAccount } from '../places';
+import { markParts } from '../brief';
+import { sayIdeal } from '../pool';
+import { asId, type EntryId } from '../shared/ids';
+import { el } from '../testing/world';
+import { modAtRandom, randomSet } from '../testing/mods';
+import { did, doneAndBack, makeWorkbench, planned, testSource, withBox, zoneId } from '../testing/workbench';
+import { markDone, type Workbench } from '../workbench';
+import {
+  AS_IT_IS,
+  bothStanding,
+  cameWent,
+  changeStage,
+  deleteStage,
+  growthOf,
+  keepTold,
+  laidOver,
+  leaveOff,
+  leftGroups,
+  leftOverOf,
+  nameStage,
+  needsMet,
+  notGenuine,
+  originShares,
+  partsForOthers,
+  sizeAt,
+  stageAt,
+  stagesOf,
+  standingOf,
+  standsAt,
+  toldOf,
+  tourOf,
+  unpackedAt,
+} from './index';
+
+const [ash, kelp, rust] = ['ash', 'kelp', 'rust'].map((c) => el('brick 2x4', c)) as [never, never, never];
+const bench = () =>
+  makeWorkbench({
+    zones: { Wall: ['20 brick 2x4 ash'], Roof: ['6 brick 2x4 rust'] },
+    stock: ['3 brick 2x4 kelp', '5 brick 2x4 ash'],
+    prices: ['brick 2x4 kelp 12', 'brick 2x4 ash 10', 'brick 2x4 rust 8'],
+  });
+/** Everything that is planned is done. */
+const done = (b: Workbench): Workbench => {
+  for (const e of b.entries.filter((x) => x.state === 'planned')) {
+    const command = markDone(b, [e], testSource(`d${e.no}`));
+    did(b, 'ok' in command ? (command as never as { value: never }).value : (command as never));
+  }
+  return b;
+};
+const green = (qty = 4) =>
+  planned(bench(), testSource('a'), {
+    kind: 'recolour',
+    off: [{ element: ash, qty }],
+    on: [{ element: kelp, qty }],
+  });
+
+describe('what stands', () => {
+  it('adds up, whatever was put on and taken off again', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const b = modAtRandom(randomSet(seed), seed);
+      for (const z of b.zones) {
+        const s = standingOf(b.planned.figures({ of: 'zone', zone: z.id }));
+        expect(s.kept + s.changed + s.fresh).toBe(s.onModel);
+        expect(Math.min(s.kept, s.changed, s.fresh)).toBeGreaterThanOrEqual(0);
+      }
+    }
+    expect(standingOf(green().planned.figures({ of: 'build' }))).toEqual({
+      onModel: 26,
+      kept: 22,
+      changed: 4,
+      fresh: 0,
+    });
+  });
+});
+
+describe('stages', () => {
+  it('are named, changed and deleted, in their order', () => {
+    const b = bench();
+    doneAndBack(b, nameStage(b, { name: 'as shipped', no: 0 }, testSource('s')));
+    doneAndBack(b, nameStage(b, { name: 'dressed', no: 3 }, testSource('t')));
+    expect(stagesOf(b).map((s) => s.name)).toEqual(['as shipped', 'dressed']);
+    doneAndBack(b, changeStage(stagesOf(b)[0]!, { position: 9, note: 'in the box' }));
+    expect(stagesOf(b).map((s) => s.name)).toEqual(['dressed', 'as shipped']);
+    doneAndBack(b, deleteStage(stagesOf(b)[0]!));
+    expect(stagesOf(b)).toHaveLength(1);
+  });
+
+  it('show the books as far as they had come', () => {
+    const b = done(green());
+    const [first, last] = [stageAt(b, unpackedAt(b)), stageAt(b, standsAt(b))];
+    expect(first.tally.figures).toMatchObject({ onModel: 26, recoloured: 0 });
+    expect(last.tally.figures).toEqual(takeTally(b.built, { of: 'build' }, b.priceOf).figures);
+    expect(last.colours).toEqual([
+      { colour: 'ash', pieces: 16 },
+      { colour: 'rust', pieces: 6 },
+      { colour: 'kelp', pieces: 4 },
+    ]);
+    expect(last.zones).toMatchObject([
+      { name: 'Whole model' },
+      { name: 'Wall', changed: 4, kept: 16 },
+      { name: 'Roof' },
+    ]);
+    expect(cameWent(b, first.books, last.books)).toEqual({
+      came: [{ element: kelp, qty: 4 }],
+      went: [{ element: ash, qty: 4 }],
+    });
+    expect(stageAt(green(), 'planned').tally.figures.recoloured).toBe(4);
+  });
+
+  it('what came less what went is the change of the model, between any two moments', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const b = modAtRandom(randomSet(seed), seed);
+      const [from, to] = [stageAt(b, 0), stageAt(b, 'planned')];
+      const { came, went } = cameWent(b, from.books, to.books);
+      const sum = (l: readonly { qty: number }[]) => l.reduce((n, x) => n + x.qty, 0);
+      expect(sum(came) - sum(went)).toBe(to.tally.figures.onModel - from.tally.figures.onModel);
+      expect(to.colours.reduce((n, c) => n + c.pieces, 0)).toBe(to.tally.figures.onModel);
+    }
+  });
+
+  it('have the size that was said of them, and what stands has the size that was measured', () => {
+    const b = bench();
+    did(b, nameStage(b, { name: 'a', no: 0, size: { length: 4, width: 3, height: 2 } }, testSource('s')));
+    expect(sizeAt(b, stagesOf(b)[0]!)).toEqual({ length: 4, width: 3, height: 2 });
+    expect(sizeAt(b, null)).toBe(null);
+  });
+});
+
+describe('growing line by line', () => {
+  it('ends where the tally is, and has a point for each line that tells', () => {
+    for (let seed = 1; seed <= 15; seed++) {
+      const b = modAtRandom(randomSet(seed), seed);
+      const points = growthOf(b, true);
+      const f = takeTally(b.planned, { of: 'build' }, b.priceOf).figures;
+      expect(points.at(-1)).toMatchObject({ onModel: f.onModel, net: f.net, outOfPocket: f.outOfPocket });
+      expect(points.length).toBeLessThanOrEqual(b.entries.length);
+      expect(growthOf(b, false)).toHaveLength(1);
+    }
+    const b = green();
+    const own = growthOf(b, true, new Set([b.modifications[0]!.id]));
+    expect(own).toMatchObject([{ onModel: 0, net: 0 }]);
+  });
+});
+
+describe('a photo laid over another', () => {
+  it('has its two marks over the other two, whatever they are', () => {
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    const mark = fc.record({ x: share, y: share });
+    fc.assert(
+      fc.property(mark, mark, mark, mark, (p, q, r, s) => {
+        const [w, h] = [800, 600];
+        const far = (a: typeof p, b: typeof p) => Math.hypot(a.x - b.x, a.y - b.y) > 0.05;
+        fc.pre(far(p, q) && far(r, s));
+        const [a, b, c, d, e, f] = laidOver([p, q], [r, s], w, h);
+        const at = (m: typeof p) => [a * m.x * w + c * m.y * h + e, b * m.x * w + d * m.y * h + f];
+        for (const [from, to] of [
+          [p, r],
+          [q, s],
+        ] as const) {
+          expect(at(from)[0]).toBeCloseTo(to.x * w, 4);
+          expect(at(from)[1]).toBeCloseTo(to.y * h, 4);
+        }
+        // It is turned and scaled, and never slanted.
+        expect([d, c]).toEqual([a, -b]);
+      }),
+    );
+  });
+
+  it('stays as it is while there are not two marks on both', () => {
+    const one = { x: 0.2, y: 0.3 };
+    expect(laidOver([one], [one, { x: 0.9, y: 0.9 }], 10, 10)).toEqual(AS_IT_IS);
+    expect(laidOver([one, one], [one, { x: 0.9, y: 0.9 }], 10, 10)).toEqual(AS_IT_IS);
+  });
+});
+
+describe('from which', () => {
+  it('shares pieces and money out among boxes, own parts and what was bought', () => {
+    const b = done(
+      planned(
+        withBox(bench(), 'Tram', { [rust]: 9 }),
+        testSource('a'),
+        { on: [{ element: kelp, qty: 5 }] },
+        { on: [{ element: rust, qty: 2 }], source: 'donor' },
+        { on: [{ element: rust, qty: 1 }], source: 'own', ownFrom: 'old pier, 1994' },
+      ),
+    );
+    const shares = originShares(b, b.built);
+    expect(shares.map((s) => [s.origin.from, s.pieces])).toEqual([
+      ['box', 26],
+      ['own parts', 3],
+      ['own', 2],
+      ['box', 2],
+      ['own', 1],
+    ]);
+    expect(shares.reduce((n, s) => n + s.share, 0)).toBeCloseTo(1);
+    expect(shares[4]!.origin).toEqual({ from: 'own', name: 'old pier, 1994' });
+    expect(shares[1]!.worth).toBe(3 * 8);
+  });
+
+  it('lists what is not genuine', () => {
+    const b = done(planned(bench(), testSource('a'), { on: [{ element: kelp, qty: 2 }] }));
+    expect(notGenuine(b, b.built)).toEqual([]);
+    const entry = b.entries.at(-1) as Entry;
+    did(b, markParts(b, entry, 'printed'));
+    expect(notGenuine(b, b.built)).toEqual([{ mark: 'printed', element: kelp, qty: 2, entries: [entry.id] }]);
+  });
+});
+
+describe('the original and the mod both standing', () => {
+  it('says what lacks a double, what would come from where, and what to leave off', () => {
+    const b = done(green());
+    const both = bothStanding(b);
+    // The mod keeps what it has: the original takes the four that came off, five own ones, and lacks the rest.
+    expect(both.doubles.find((d) => d.element === ash)).toMatchObject({
+      ...{ wants: 20, fromBox: 4, fromOwn: 5, lacks: 11, each: 10 },
+      zones: [{ zone: zoneId('Wall'), qty: 20 }],
+    });
+    expect(both).toMatchObject({
+      wants: 26,
+      fromBox: 4,
+      fromOwn: 5,
+      lacks: 17,
+      cost: 11 * 10 + 6 * 8,
+      unpriced: 0,
+    });
+    expect(leaveOff(b, both)).toEqual([
+      { zone: zoneId('Wall'), lots: [{ element: ash, qty: 11 }] },
+      { zone: zoneId('Roof'), lots: [{ element: rust, qty: 6 }] },
+    ]);
+    expect(both.wants).toBe(both.fromBox + both.fromOwn + both.lacks);
+    // It looks, and takes nothing.
+    expect(bothStanding(b)).toEqual(both);
+  });
+});
+
+describe('a tour', () => {
+  it('goes zone by zone, with what came and went', () => {
+    const b = done(green());
+    const stops = tourOf(b, b.built);
+    expect(stops.map((s) => s.name)).toEqual(['Wall', 'Roof']);
+    expect(stops[0]).toMatchObject({
+      before: 20,
+      standing: { onModel: 20, kept: 16, changed: 4 },
+      came: [{ element: kelp, qty: 4 }],
+      went: [{ element: ash, qty: 4 }],
+    });
+    doneAndBack(b, keepTold(b, { ...toldOf(b, zoneId('Wall')), was: 'grey', is: 'green' }));
+    expect(tourOf(b, b.built)[0]!.told).toMatchObject({ was: 'grey', is: 'green' });
+  });
+});
+
+describe('what is left over', () => {
+  it('comes the rarest first, in groups that add up', () => {
+    const b = done(green());
+    did(b, {
+      label: '',
+      diff: added('entry', {
+        ...BLANK_ENTRY,
+        ...{
+          id: asId<EntryId>('x'),
+          build: b.build,
+          kind: 'unpack',
+          no: 0,
+          loggedAt: '2026',
+          state: 'done' as const,
+        },
+        movements: [
+          {
+            element: rust,
+            grade: grade('new'),
+            qty: 2,
+            from: 'shipped:copy' as never,
+            to: sparesAccount(b.build),
+            worth: null,
+          },
+        ],
+      }),
+    });
+    const rare = [{ element: rust, qty: 2, colours: 1, boxes: 1 }];
+    const lots = leftOverOf(b, b.built, rare);
+    expect(lots.map((l) => [l.element, l.qty, l.box, l.rarity?.boxes ?? null])).toEqual([
+      [rust, 2, 'Test', 1],
+      [ash, 4, 'Test', null],
+    ]);
+    expect(leftGroups(lots, 'colour').map((g) => [g.name, g.pieces])).toEqual([
+      ['ash', 4],
+      ['rust', 2],
+    ]);
+    for (const by of ['box', 'colour', 'family'] as const)
+      expect(leftGroups(lots, by).reduce((n, g) => n + g.pieces, 0)).toBe(6);
+  });
+
+  it('meets the needs of other builds, each piece once', () => {
+    const need = (name: string, ...lots: [never, number][]) => ({
+      build: asId<never>(name),
+      name,
+      missing: lots.reduce((n, l) => n + l[1], 0),
+      lots: lots.map(([element, qty]) => ({ element, qty })),
+    });
+    const lots = [{ element: ash, qty: 4 }];
+    const met = needsMet(
+      lots,
+      [need('own', [ash, 9]), need('pier', [ash, 3], [ash, 3], [kelp, 2]), need('mill', [kelp, 1])],
+      asId<never>('own'),
+    );
+    expect(met).toEqual([
+      { build: 'pier', name: 'pier', lacks: 8, meets: 4, lots: [{ element: ash, qty: 4 }] },
+    ]);
+  });
+});
+
+describe('parts for others', () => {
+  const choice = { for: 'all bought', planned: false, ideal: false, modification: null } as const;
+  it('are all of the model, or what the set lacks', () => {
+    const b = done(green());
+    const rows = (more: object) => partsForOthers(b, { ...choice, ...more }).map((r) => [r.element, r.qty]);
+    expect(rows({})).toEqual([
+      [ash, 16],
+      [kelp, 4],
+      [rust, 6],
+    ]);
+    expect(rows({ for: 'set owned' })).toEqual([[kelp, 4]]);
+    const [m] = b.modifications;
+    expect(rows({ modification: m!.id })).toEqual([[kelp, 4]]);
+    did(b, sayIdeal(b, b.entries.at(-1)!, rust));
+    expect(rows({ for: 'set owned', ideal: true })).toEqual([[rust, 4]]);
+    expect(partsForOthers(b, choice)[0]!.each).toBe(10);
+  });
+
+  it('and what the set has, less what went, is the model', () => {
+    for (let seed = 1; seed <= 15; seed++) {
+      const b = modAtRandom(randomSet(seed), seed);
+      const all = partsForOthers(b, { ...choice, planned: true });
+      expect(all.reduce((n, r) => n + r.qty, 0)).toBe(b.planned.figures({ of: 'build' }).onModel);
+      const lacks = new Map(
+        partsForOthers(b, { ...choice, planned: true, for: 'set owned' }).map((r) => [r.element, r.qty]),
+      );
+      const shipped = stageAt(b, 0).books;
+      for (const r of all) {
+        const had = b.zones.reduce((n, z) => n + shipped.balances.at(modelAccount(z.id), r.element), 0);
+        expect(lacks.get(r.element) ?? 0).toBe(Math.max(0, r.qty - had));
+      }
+    }
+  });
+});
