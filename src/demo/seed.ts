@@ -49,6 +49,7 @@ import {
 } from './story';
 import { demoOwnParts } from './own-parts';
 import { promisesOfHouse, rowOfGarden } from './promises';
+import { patchSecondHand, showHouse } from './show';
 import { stickerFerry } from './stickers';
 import { briefHouse, inspectFerry, inspectHouse } from './inspections';
 
@@ -117,6 +118,9 @@ export function seedDemo(handle: Handle): void {
   stickerFerry(handle, skerry.build, newId, clock);
   promisesOfHouse(handle, house.build, newId, clock);
   rowOfGarden(handle, green, newId, clock);
+  showHouse(handle, house.build, newId, clock);
+  const found = must(importBoxes({ ...secondHandHouse(), request: newId() }, context()));
+  patchSecondHand(handle, house.build, found.build, newId, clock);
 }
 
 function must<T>(result: { ok: true; value: T } | { ok: false; reason: unknown }): T {
@@ -155,6 +159,16 @@ function agedHouse(): Omit<ImportBoxes, 'request'> {
         ]
       : [l],
   );
+  return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, lots })) };
+}
+
+/** The same house once more, from a market stall: every sixth kind lacks some, and two kinds are gone. */
+function secondHandHouse(): Omit<ImportBoxes, 'request'> {
+  const whole = boxes(lightkeepersHouse, 'Lamp house from a market stall', 'second-hand', 1200);
+  const lots = (whole.boxes[0]?.lots ?? []).flatMap((l, i) => {
+    if (i % 19 === 11) return [];
+    return [i % 6 === 2 && l.qty > 3 ? { ...l, qty: l.qty - Math.ceil(l.qty / 3) } : l];
+  });
   return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, lots })) };
 }
 

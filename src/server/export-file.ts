@@ -2,6 +2,7 @@ import { byPlace } from '@/core/workbench';
 import { cameFromCsv, inventoryCsv, makeModFile, sparesCsv, worklogCsv } from '@/core/formats';
 import { originName } from '@/core/ledger';
 import { statesOf } from '@/core/need';
+import { patchOf } from '@/core/patch';
 import { ordersCsv, pickCsv } from '@/core/orders';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
@@ -16,6 +17,7 @@ export const FILES = [
   'pick-list.csv',
   'came-from.csv',
   'mod.json',
+  'patch.json',
 ] as const;
 export type FileName = (typeof FILES)[number];
 
@@ -57,6 +59,7 @@ export function exportFile(
     'orders.csv': () => ordersCsv(workbench),
     'pick-list.csv': () => pickCsv(workbench),
     'came-from.csv': () => cameFromCsv(context(false), (o) => originName(o, workbench.records.copy)),
+    'patch.json': () => `${JSON.stringify(patchOf(workbench, { planned: true }), null, 1)}\n`,
     'mod.json': () =>
       `${JSON.stringify(makeModFile(workbench.records, build, workbench.planned), null, 1)}\n`,
   };

@@ -20,9 +20,11 @@ const KNOWN = 0.5;
  * Which lines of a patch have been done to a build already, told by what is there beyond what the patch expects to find, and by
  * what lacks of it: the most lines that what is seen bears out together. Each piece is evidence once, and what one line takes and
  * another puts back is evidence for neither. A zone tells by itself where at least half of what is expected lies in it; what lies
- * elsewhere tells together, as in a build that was never sorted into zones.
+ * elsewhere tells together, as in a build that was never sorted into zones. What the build has logged tells first: parts that
+ * its copy lacks hide nothing of it.
  *
- * @param asked  the lines in their order
+ * @param asked   the lines in their order
+ * @param logged  what the build's own log comes to, by zone
  * @returns the numbers of those that are done
  */
 export function alreadyDone(
@@ -30,6 +32,7 @@ export function alreadyDone(
   asked: readonly (AskedLine | null)[],
   zoneAt: (at: number) => Place | null,
   model: ReadonlyMap<Place, ReadonlyMap<ElementKey, number>>,
+  logged: ReadonlyMap<Place, ReadonlyMap<ElementKey, number>>,
 ): ReadonlySet<number> {
   const expected = new Map<Place | null, Lots>();
   for (const { zone, element, qty } of patch.before) add(expected, zoneAt(zone), element, qty);
@@ -51,6 +54,34 @@ export function alreadyDone(
   };
   for (const [zone, lots] of model) see(zone, lots, 1);
   for (const [zone, lots] of expected) see(zone, lots, -1);
+  const byLog = doneByLog(asked, logged, (zone, element) => seen.get(`${poolOf(zone)} ${element}`) ?? 0);
+  // What the log explains is no evidence for anything else.
+  for (const i of byLog) for (const [key, n] of effectOf(asked[i]!, poolOf)) bump(seen, key, -n);
+  const rest = asked.map((line, i) => (byLog.has(i) ? null : line));
+  return new Set([...byLog, ...doneOf(rest, poolOf, seen)]);
+}
+
+/**
+ * Lines that the build has logged itself, in the very zones. A log that only brought about what the patch expects to find, as where
+ * a mod is taken back, tells nothing.
+ */
+function doneByLog(
+  asked: readonly (AskedLine | null)[],
+  logged: ReadonlyMap<Place, ReadonlyMap<ElementKey, number>>,
+  beyond: (zone: Place, element: ElementKey) => number,
+): ReadonlySet<number> {
+  const seen = new Map<string, number>();
+  for (const [zone, lots] of logged)
+    for (const [element, n] of lots) if (n * beyond(zone, element) > 0) bump(seen, `${zone} ${element}`, n);
+  return seen.size === 0 ? new Set() : doneOf(asked, (zone) => zone, seen);
+}
+
+/** The lines that what is seen bears out. */
+function doneOf(
+  asked: readonly (AskedLine | null)[],
+  poolOf: (zone: Place) => Place | null,
+  seen: ReadonlyMap<string, number>,
+): ReadonlySet<number> {
   const effects = asked.map((line) => (line ? effectOf(line, poolOf) : new Map<string, number>()));
   const possible = new Set(effects.flatMap((e, i) => (e.size > 0 ? [i] : [])));
   const found = borneOut(effects, possible, seen);

@@ -3,8 +3,8 @@ import { modelAccount } from '../places';
 import type { ColourId, ZoneId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 import { alreadyDone, type AskedLine, type Place } from './already-done';
-import { coloursOf, joins, type Patch, type PatchLine, type PatchLot } from './patch';
-import { pathKey, sameShape, zonePaths } from './patch-of';
+import { coloursOf, joinsOf, type Patch, type PatchLine, type PatchLot } from './patch';
+import { loggedNet, pathKey, sameShape, zonePaths } from './patch-of';
 
 /** What a person decided of what does not fit by itself. */
 export interface PatchChoices {
@@ -106,7 +106,7 @@ class Fitting {
     }));
     this.known = new Set(workbench.palette.map((c) => c.id));
     const asked = patch.steps.flatMap((s) => s.lines).map((line, no) => this.asked(line, no));
-    this.done = alreadyDone(patch, asked, (at) => this.zoneAt(at), this.model);
+    this.done = alreadyDone(patch, asked, (at) => this.zoneAt(at), this.model, loggedNet(workbench));
   }
 
   run(): Fitted {
@@ -270,7 +270,7 @@ function conflictOf(lot: PatchLot, there: number, instead: readonly Taken[]): Pa
 /** What goes on for what could be taken off: one for one where the line is, else all of it. */
 function asFar(line: PatchLine, off: readonly Taken[], on: readonly PatchLot[]): PatchLot[] {
   const sum = (lots: readonly PatchLot[]) => lots.reduce((n, p) => n + p.qty, 0);
-  if (sum(line.off) !== sum(joins(line))) return [...on];
+  if (sum(line.off) !== sum(joinsOf(line))) return [...on];
   let left = sum(off);
   return on.flatMap((p) => {
     const qty = Math.min(left, p.qty);

@@ -1,4 +1,13 @@
-export { coloursOf, netOf, PATCH, PATCH_SCHEMA, patchSchema, reversePatch, sizeOfPatch } from './patch';
+export {
+  coloursOf,
+  joinsOf,
+  netOf,
+  PATCH,
+  PATCH_SCHEMA,
+  patchSchema,
+  reversePatch,
+  sizeOfPatch,
+} from './patch';
 export type { Net, Patch, PatchLine, PatchLot } from './patch';
 export { patchOf, pathKey } from './patch-of';
 export type { PatchChoice } from './patch-of';

@@ -61,6 +61,23 @@ const isInPatch = ({ kind }: Entry): boolean => {
   return !regrades && !stays && !['unpack', 'missing', 'replace-missing', 'renew'].includes(kind);
 };
 
+/** What a build's log comes to as planned, zone by zone: pieces that it added, below zero took away. */
+export function loggedNet(workbench: Workbench): Map<ZoneId, Map<ElementKey, number>> {
+  const net = new Map<ZoneId, Map<ElementKey, number>>();
+  const add = (zone: ZoneId | undefined, element: ElementKey, n: number) => {
+    if (!zone) return;
+    const lots = net.get(zone) ?? new Map<ElementKey, number>();
+    net.set(zone, lots.set(element, (lots.get(element) ?? 0) + n));
+  };
+  for (const e of workbench.planned.entries)
+    if (isInPatch(e))
+      for (const m of e.movements) {
+        add(zoneOf(m.from), m.element, -m.qty);
+        add(zoneOf(m.to), m.element, m.qty);
+      }
+  return net;
+}
+
 interface Zones {
   readonly paths: string[][];
   readonly at: (zone: ZoneId | undefined) => number;

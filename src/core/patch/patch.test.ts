@@ -214,6 +214,17 @@ describe('a dry run', () => {
     expect(roof.planned.balances.at(modelAccount(zoneId('Wall')), kelp)).toBe(8);
   });
 
+  it('knows what was logged, whatever the copy lacks of the same parts', () => {
+    const whole = makeWorkbench({ zones: { Wall: ['6 brick 2x4 rust'], Roof: [] } });
+    const mod = patchOf(planned(whole, testSource('a'), { on: [{ element: rust, qty: 6 }] }), {
+      planned: true,
+    });
+    const poor = makeWorkbench({ zones: { Wall: ['4 brick 2x4 rust'], Roof: [] } });
+    expect(states(poor, mod)).toEqual(['fits']);
+    did(poor, run(poor, mod).command);
+    expect(states(poor, mod)).toEqual(['done already']);
+  });
+
   it('asks what a zone is that is not there: another, or a new one', () => {
     const b = did(bench(), addZone(bench(), 'Loft', zoneId('root'), testSource('z')));
     const p: Patch = { ...patch(), zones: [[], ['Wall'], ['House', 'Attic']] };

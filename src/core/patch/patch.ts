@@ -99,13 +99,13 @@ export function netOf(patch: Pick<Patch, 'steps'>): Net {
   for (const { lines } of patch.steps)
     for (const l of lines) {
       for (const { element, qty } of l.off) add(l.from, element, -qty);
-      for (const { element, qty } of joins(l)) add(l.zone, element, qty);
+      for (const { element, qty } of joinsOf(l)) add(l.zone, element, qty);
     }
   return net;
 }
 
 /** What a line puts in its zone: of a move what leaves the other. */
-export const joins = (l: PatchLine): readonly PatchLot[] => (l.moves ? l.off : l.on);
+export const joinsOf = (l: PatchLine): readonly PatchLot[] => (l.moves ? l.off : l.on);
 
 /** Pieces off and on, in all. */
 export function sizeOfPatch(patch: Pick<Patch, 'steps'>): {

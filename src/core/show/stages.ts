@@ -96,8 +96,10 @@ export function stageAt(workbench: Workbench, moment: Moment): StageNow {
     return standing.onModel > 0 || standing.fresh > 0 ? [{ zone, name, ...standing }] : [];
   });
   const on = lastDay(books.entries);
+  // Hours are noted afterwards: those of what stands now are all that there are.
+  const isNow = moment === 'planned' || moment >= standsAt(workbench);
   const minutes = [...workbench.records.spentTime.values()]
-    .filter((t) => t.build === workbench.build && (moment === 'planned' || t.on.slice(0, 10) <= on))
+    .filter((t) => t.build === workbench.build && (isNow || t.on.slice(0, 10) <= on))
     .reduce((s, t) => s + t.minutes, 0);
   const standing = standingOf(tally.figures);
   return { moment, books, tally, standing, colours: coloursOn(workbench, books), zones, on, minutes };

@@ -12,7 +12,7 @@ import { Glyph } from '@/ui/glyph';
 import { MARK_OF, Mark } from '@/ui/mark';
 import { signed, priced } from '@/ui/numbers';
 import { draftProblemWords, lineProblemWords } from '../words/log-line';
-import { sourceWords } from './entry-words';
+import { sourceWords } from '../words/entry-words';
 import { likelyZone, makeIntent, NO_OPTIONS, type Options } from './act-intent';
 import { OpenFigure } from './open-figure';
 import { OptionFields } from './act-options';

@@ -3,16 +3,7 @@
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import {
-  ENTRY_KINDS,
-  offPieces,
-  onPieces,
-  sizeOf,
-  stepsOf,
-  type Entry,
-  type Pieces,
-  type RecordSet,
-} from '@/core/ledger';
+import { ENTRY_KINDS, offPieces, onPieces, sizeOf, stepsOf, type Entry, type RecordSet } from '@/core/ledger';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { markParts } from '@/core/brief';
 import { PART_MARKS, type PartMarkName } from '@/core/records';
@@ -22,7 +13,7 @@ import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { useBuild } from '../common/build-store';
-import { kindsOf, kindsWords, sourceWords } from './entry-words';
+import { entryName, sourceWords } from '../words/entry-words';
 import type { BenchDialogs } from './dialogs';
 
 /** One entry of the open modification. Space marks it, Enter edits, D places, R does it again, Delete deletes, Alt and arrows move it. */
@@ -154,22 +145,6 @@ function stickerText(entry: Entry, records: Pick<RecordSet, 'sticker' | 'sticker
   const act = entry.kind === 'sticker' ? records.stickerAct.get(entry.id) : undefined;
   const name = act && records.sticker.get(act.sticker)?.name;
   return act && name ? actText(name, act.act) : null;
-}
-
-/** "boat door 1x6 deep to kelp", "plate 1x2 ash for plate 1x4 ash", "Lamp table". */
-function entryName(entry: Entry): string {
-  const [off, on] = [offPieces(entry), onPieces(entry)];
-  const single = on.length === 1 && off.length === 1;
-  if ((entry.kind === 'recolour' || entry.kind === 'replacement') && single && off[0] && on[0]) {
-    const [a, b] = [splitElementKey(off[0].element), splitElementKey(on[0].element)];
-    return a.part === b.part
-      ? `${a.part} ${a.colour} to ${b.colour}`
-      : `${elementName(off[0].element)} to ${elementName(on[0].element)}`;
-  }
-  const named = (list: readonly Pieces[]) =>
-    list.length === 1 && list[0] ? `${list[0].qty} ${elementName(list[0].element)}` : kindsWords(list);
-  if (on.length > 0 && off.length > 0 && entry.kind !== 'renew') return `${named(off)} for ${named(on)}`;
-  return kindsWords(kindsOf(entry));
 }
 
 function asideWords(entry: Entry, mark: PartMarkName | undefined, ideal?: ElementKey): string {

@@ -14,7 +14,7 @@ import { count, knownMoney, modNo, pieces, signed } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
-import { kindsOf } from './entry-words';
+import { kindsOf } from '../words/entry-words';
 
 /** Where a card stands in a list of which only what shows is in the page. */
 export interface ListPlace {

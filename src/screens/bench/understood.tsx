@@ -14,7 +14,7 @@ import { useBuild } from '../common/build-store';
 import { useNeverMade } from '../common/use-register';
 import { differenceWords } from '../words/colour';
 import { howOftenWords } from './again-dialog';
-import { kindsWords, sourceWords } from './entry-words';
+import { kindsWords, sourceWords } from '../words/entry-words';
 
 interface UnderstoodProps {
   readonly reading: LineReading | null;

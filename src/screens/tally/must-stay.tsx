@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { Workbench } from '@/core/workbench';
 import { MUST_STAY } from '@/core/inspection';
+import { stayAnswerWords } from '../words/brief';
 
 /** What must stay, asked for at the end: the answers are given in Brief. */
 export function MustStay({ workbench }: { workbench: Workbench }) {
@@ -15,12 +16,7 @@ export function MustStay({ workbench }: { workbench: Workbench }) {
       <ul>
         {stay.map((f) => (
           <li key={f.id}>
-            {f.answer === 'there'
-              ? '✓ still there: '
-              : f.answer === 'lost'
-                ? '▲ lost: '
-                : '… not asked yet: '}
-            <bdi>{f.note}</bdi>
+            <bdi>{f.note || 'What must stay'}</bdi>: {stayAnswerWords(f)}
           </li>
         ))}
       </ul>

@@ -1,356 +1,100 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { Workbench, type BuildSnapshot, phasesOf } from '@/core/workbench';
-import {
-  allIn,
-  costsOf,
-  openPlaceholders,
-  sparesAccount,
-  takeTally,
-  type AllIn,
-  type Tally,
-  type Books,
-  type Figures,
-  type Scope,
-} from '@/core/ledger';
-import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { AppHeader } from '@/ui/app-header';
-import { Button, buttonClass } from '@/ui/button';
-import { Glyph } from '@/ui/glyph';
-import { allInWords, count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
-import { PaletteProvider } from '@/ui/palette-context';
-import { CameFromTable } from '../common/came-from-table';
-import { PartStates } from '../common/part-states';
+import { useState } from 'react';
+import type { BuildSnapshot } from '@/core/workbench';
+import { stagesOf } from '@/core/show';
+import { Button } from '@/ui/button';
+import { count } from '@/ui/numbers';
+import { TabPart, Tabs, withKeys } from '@/ui/tabs';
+import { BuildBar } from '../common/build-bar';
+import { BuildScreen, useScreenCommands } from '../common/build-screen';
+import { useBuild } from '../common/build-store';
+import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
-import { MustStay } from './must-stay';
-import { RulesKept } from './rules-kept';
-import { StatesByPart } from './states-by-part';
+import { usePart } from '../common/use-part';
+import { BothTab } from './both-tab';
+import { FromWhichTab } from './from-which-tab';
+import { LeftOverTab } from './left-over-tab';
+import { PatchTab } from './patch-tab';
+import { SheetTab } from './sheet-tab';
+import { StagesTab } from './stages-tab';
+import { Sums } from './sums';
+import { TourTab } from './tour-tab';
 
-/** The tally of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
+/** Tally, the last page of the way: the sums, and the mod as it is told to others and given away. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
-  const workbench = useMemo(() => new Workbench(snapshot), [snapshot]);
+  return (
+    <BuildScreen snapshot={snapshot}>
+      <OnceWhole screen="Tally">
+        <TallyParts />
+      </OnceWhole>
+    </BuildScreen>
+  );
+}
+
+const PARTS = [
+  { name: 'sums', words: 'Sums' },
+  { name: 'stages', words: 'Stages' },
+  { name: 'tour', words: 'Tour' },
+  { name: 'from', words: 'From which' },
+  { name: 'left', words: 'Left over' },
+  { name: 'both', words: 'Both standing' },
+  { name: 'sheet', words: 'Mod sheet' },
+  { name: 'patch', words: 'Patch' },
+] as const;
+
+function TallyParts() {
+  const workbench = useBuild((s) => s.workbench);
+  useBuild((s) => s.version);
+  const background = useBackground();
+  const [part, setPart, keys] = usePart(PARTS, 'sums');
+  useScreenCommands(keys, background.next);
   const [planned, setPlanned] = useState(false);
-  useBackground();
-  const books = planned ? workbench.planned : workbench.built;
-  const build = workbench.records.build.get(workbench.build);
-  const tally = takeTally(books, { of: 'build' }, workbench.priceOf);
-  const f = tally.figures;
   return (
-    <PaletteProvider palette={workbench.palette}>
-      <div className="flex min-h-dvh flex-col">
-        <AppHeader
-          build={{
-            id: workbench.build,
-            name: build?.name ?? '',
-            says: `${count(f.shipped)} pieces as shipped`,
-          }}
-          screen="Tally"
-        />
-        <main className="mx-auto w-full max-w-5xl flex-1 px-4 py-5 print:max-w-none print:p-0">
-          <div className="mb-4 flex flex-wrap items-start gap-3">
-            <div className="min-w-72 flex-1">
-              <p className="hidden print:block">
-                <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
-              </p>
-              <h1 className="text-[24px] leading-tight">
-                {pieces(f.onModel)} on the model, net {signed(f.net)}, for{' '}
-                {priced(f.outOfPocket, f.boughtUnpriced)}; {count(f.sparesLeft)}{' '}
-                {f.sparesLeft === 1 ? 'spare' : 'spares'} left
-                {tally.inBoxes.pieces > 0 && `, ${count(tally.inBoxes.pieces)} more in its boxes`}.
-              </h1>
-              <p className="text-soft mt-1">
-                {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
-                {f.missing > 0 && ` − ${count(f.missing)} missing`}
-                {f.missingReplaced > 0 && ` + ${count(f.missingReplaced)} replaced`} = {count(f.onModel)}.{' '}
-                {count(f.recoloured)} recoloured, {count(f.renewed)} renewed.
-              </p>
-            </div>
-            <div className="no-print flex gap-2">
-              <Button aria-pressed={planned} onClick={() => setPlanned(!planned)}>
-                {planned ? 'as planned' : 'as built'}
-              </Button>
-              <Button look="main" onClick={() => window.print()}>
-                <Printer size={14} aria-hidden /> Print
-              </Button>
-            </div>
+    <div className="flex h-dvh flex-col print:block print:h-auto">
+      <BuildBar screen="Tally" background={background} />
+      <Tabs
+        label="Tally"
+        chosen={part}
+        onChoose={setPart}
+        tabs={withKeys(PARTS, { stages: count(stagesOf(workbench).length) })}
+      >
+        <main className="min-h-0 flex-1 overflow-auto px-4 py-3 print:overflow-visible print:p-0">
+          <div className="no-print float-right mb-2 ml-3 flex gap-2">
+            <Button aria-pressed={planned} onClick={() => setPlanned(!planned)}>
+              {planned ? 'as planned' : 'as built'}
+            </Button>
+            <Button onClick={() => window.print()}>
+              <Printer size={14} aria-hidden /> Print
+            </Button>
           </div>
-          <Costs
-            figures={f}
-            spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
-            boxes={tally.inBoxes}
-            whole={allIn(books, f)}
-          />
-          <div className="mb-6 max-w-md break-inside-avoid">
-            <PartStates
-              workbench={workbench}
-              scope={{ of: 'build' }}
-              planned={planned}
-              title="What goes on"
-            />
-          </div>
-          <ByPart
-            title="By modification"
-            workbench={workbench}
-            books={books}
-            parts={modificationParts(workbench)}
-            total={f}
-          />
-          <ByPart
-            title="By zone"
-            workbench={workbench}
-            books={books}
-            parts={zoneParts(workbench)}
-            note="A zone counts the zones nested in it. Money is shown by modification."
-          />
-          <StatesByPart
-            workbench={workbench}
-            planned={planned}
-            groups={[
-              { title: 'modifications', parts: modificationParts(workbench) },
-              { title: 'zones', parts: zoneParts(workbench) },
-            ]}
-          />
-          {workbench.records.phase.size > 0 && (
-            <ByPart
-              title="By phase"
-              workbench={workbench}
-              books={books}
-              parts={phaseParts(workbench)}
-              total={f}
-            />
-          )}
-          <section className="mb-6 break-inside-avoid">
-            <h2 className="mb-1 text-[16px]">What came from which box</h2>
-            <CameFromTable workbench={workbench} books={books} />
-          </section>
-          <Placeholders books={books} />
-          <RulesKept workbench={workbench} />
-          <MustStay workbench={workbench} />
-          <Spares workbench={workbench} books={books} />
-          <Files build={workbench.build} />
+          <TabPart name="sums">
+            <Sums workbench={workbench} planned={planned} />
+          </TabPart>
+          <TabPart name="stages">
+            <StagesTab planned={planned} />
+          </TabPart>
+          <TabPart name="tour">
+            <TourTab planned={planned} />
+          </TabPart>
+          <TabPart name="from">
+            <FromWhichTab planned={planned} />
+          </TabPart>
+          <TabPart name="left">
+            <LeftOverTab planned={planned} />
+          </TabPart>
+          <TabPart name="both">
+            <BothTab />
+          </TabPart>
+          <TabPart name="sheet">
+            <SheetTab planned={planned} />
+          </TabPart>
+          <TabPart name="patch">
+            <PatchTab planned={planned} />
+          </TabPart>
         </main>
-      </div>
-    </PaletteProvider>
-  );
-}
-
-interface Part {
-  readonly name: string;
-  readonly scope: Scope;
-}
-
-const modificationParts = (workbench: Workbench): Part[] => [
-  ...workbench.modifications.map((m): Part => ({
-    name: `${modNo(m.no)} ${m.title}`,
-    scope: { of: 'modification', modification: m.id },
-  })),
-  { name: 'in no modification', scope: { of: 'modification', modification: null } },
-];
-
-const zoneParts = (workbench: Workbench): Part[] =>
-  workbench.zones.map((z): Part => ({ name: z.name, scope: { of: 'zone', zone: z.id } }));
-
-const phaseParts = (workbench: Workbench): Part[] => [
-  ...phasesOf(workbench).map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
-  { name: 'in no phase', scope: { of: 'phase', phase: null } },
-];
-
-function Costs({
-  figures,
-  spares,
-  boxes,
-  whole,
-}: {
-  figures: Figures;
-  spares: string;
-  boxes: Tally['inBoxes'];
-  whole: AllIn;
-}) {
-  const cost = costsOf(figures);
-  const cells: [string, string, string][] = [
-    [
-      priced(cost.outOfPocket, figures.boughtUnpriced),
-      'out of pocket',
-      `of it ${money(figures.sharedCost)} postage and donor boxes`,
-    ],
-    [
-      priced(cost.worth, figures.unpriced),
-      'worth of what went in',
-      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${priced(cost.worthLessBack, figures.unpriced + figures.backUnpriced)}`,
-    ],
-    [
-      `${count(figures.sparesLeft)}`,
-      'spares left',
-      `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
-    ],
-    [
-      allInWords(whole),
-      'all in, with the boxes it began from',
-      `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
-    ],
-  ];
-  return (
-    <dl className="border-rule mb-6 grid grid-cols-2 border-y md:grid-cols-4">
-      {cells.map(([value, words, aside]) => (
-        <div key={words} className="py-2 pr-3">
-          <dd className="figure-md">{value}</dd>
-          <dt>{words}</dt>
-          <dd className="text-faint text-[12px]">{aside}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-const COLUMNS: readonly [string, (f: Figures) => string][] = [
-  ['out', (f) => count(f.out)],
-  ['in', (f) => count(f.in)],
-  ['recoloured', (f) => count(f.recoloured)],
-  ['renewed', (f) => count(f.renewed)],
-  ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
-  ['net', (f) => signed(f.net)],
-  ['out of pocket', (f) => priced(f.outOfPocket, f.boughtUnpriced)],
-  ['worth', (f) => priced(f.worthIn, f.unpriced)],
-  ['spares', (f) => signed(f.sparesLeft)],
-];
-
-/** Pieces that stand in the place of the like of them: recoloured, renewed, placeholders replaced. */
-const changedOf = (f: Figures): number => f.recoloured + f.renewed + f.replaced;
-
-interface ByPartProps {
-  readonly title: string;
-  readonly workbench: Workbench;
-  readonly books: Books;
-  readonly parts: readonly Part[];
-  readonly total?: Figures;
-  readonly note?: string;
-}
-
-function ByPart({ title, books, parts, total, note }: ByPartProps) {
-  const columns =
-    title === 'By zone'
-      ? [
-          ...COLUMNS.filter(([w]) => !['out of pocket', 'worth', 'spares'].includes(w)),
-          ['on the model', (f: Figures) => count(f.onModel)] as const,
-          [
-            'kept',
-            (f: Figures) => count(Math.max(0, f.onModel - f.in - f.missingReplaced - changedOf(f))),
-          ] as const,
-          ['changed', (f: Figures) => count(changedOf(f))] as const,
-          ['new', (f: Figures) => count(f.in + f.missingReplaced)] as const,
-        ]
-      : COLUMNS;
-  const rows = parts
-    .map((p) => ({ ...p, figures: books.figures(p.scope) }))
-    .filter((r) => Object.values(r.figures).some((n) => n !== 0));
-  return (
-    <section className="mb-6 break-inside-avoid overflow-x-auto">
-      <h2 className="mb-1 text-[16px]">{title}</h2>
-      {note && <p className="text-soft mb-1">{note}</p>}
-      <table className="w-full text-right">
-        <thead>
-          <tr className="border-ink text-faint border-b text-[12px]">
-            <th scope="col" className="py-1 text-left font-normal">
-              <span className="sr-only">{title}</span>
-            </th>
-            {columns.map(([words]) => (
-              <th key={words} scope="col" className="px-2 font-normal">
-                {words}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) => (
-            <tr key={r.name} className="border-rule border-b">
-              <th scope="row" className="max-w-64 truncate py-1.5 text-left font-medium">
-                <bdi>{r.name}</bdi>
-              </th>
-              {columns.map(([words, value]) => (
-                <td key={words} className="px-2">
-                  {value(r.figures)}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-        {total && (
-          <tfoot>
-            <tr className="border-ink border-t font-bold">
-              <th scope="row" className="py-1.5 text-left">
-                Together
-              </th>
-              {columns.map(([words, value]) => (
-                <td key={words} className="px-2">
-                  {value(total)}
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        )}
-      </table>
-    </section>
-  );
-}
-
-function Placeholders({ books }: { books: Books }) {
-  const open = openPlaceholders(books.entries);
-  if (open.length === 0) return null;
-  return (
-    <section className="mb-6 break-inside-avoid">
-      <h2 className="mb-1 text-[16px]">Placeholders still there</h2>
-      <ul className="flex flex-wrap gap-x-5">
-        {open.map((s) => (
-          <li key={s.element + s.standsFor} className="flex items-center gap-2">
-            <Glyph element={s.element} mark="placeholder" size={32} />
-            {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
-  const lots = books.balances.elements(sparesAccount(workbench.build)).filter(([, n]) => n > 0);
-  return (
-    <section className="mb-6">
-      <h2 className="mb-1 text-[16px]">Spares</h2>
-      {lots.length === 0 && <p className="text-soft">None are left.</p>}
-      <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">
-        {lots
-          .sort((a, b) => b[1] - a[1])
-          .slice(0, 400)
-          .map(([element, n]: [ElementKey, number]) => (
-            <li key={element} className="flex items-center gap-2 break-inside-avoid">
-              <Glyph element={element} size={32} />
-              <b>{n}</b> <bdi className="truncate">{elementName(element)}</bdi>
-            </li>
-          ))}
-      </ul>
-    </section>
-  );
-}
-
-function Files({ build }: { build: string }) {
-  const files: [string, string][] = [
-    ['Worklog CSV', 'worklog.csv'],
-    ['Inventory as built, CSV', 'inventory-as-built.csv'],
-    ['Inventory as planned, CSV', 'inventory-as-planned.csv'],
-    ['Spares CSV', 'spares.csv'],
-    ['What came from which box, CSV', 'came-from.csv'],
-    ['Mod file', 'mod.json'],
-  ];
-  return (
-    <section className="no-print border-rule flex flex-wrap items-center gap-2 border-t pt-3">
-      <h2 className="mr-2">Export</h2>
-      {files.map(([words, file]) => (
-        <a key={file} href={`/api/builds/${build}/files/${file}`} download className={buttonClass()}>
-          {words}
-        </a>
-      ))}
-    </section>
+      </Tabs>
+    </div>
   );
 }

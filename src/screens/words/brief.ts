@@ -1,5 +1,5 @@
 import type { Compromise, letterState, RuleAsks, RuleNow } from '@/core/brief';
-import type { FreshEyes, PartMarkName } from '@/core/records';
+import type { Finding, FreshEyes, PartMarkName } from '@/core/records';
 import { count, money } from '@/ui/numbers';
 import { list } from './places';
 
@@ -143,3 +143,18 @@ export const PART_MARK_WORDS: Readonly<Record<PartMarkName, string>> = {
   cut: 'cut',
   painted: 'painted',
 };
+
+/** What became of something that must stay: "reduced, two of three", "not asked yet". */
+export function stayAnswerWords({ answer, how }: Pick<Finding, 'answer' | 'how'>): string {
+  const more = how ? `, ${how}` : '';
+  switch (answer) {
+    case null:
+      return '… not asked yet';
+    case 'there':
+      return `✓ still there${more}`;
+    case 'lost':
+      return `▲ lost${more}`;
+    default:
+      return `${answer}${more}`;
+  }
+}

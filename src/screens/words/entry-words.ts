@@ -1,5 +1,6 @@
 import {
   accountOwner,
+  ENTRY_KINDS,
   offPieces,
   onPieces,
   placeOf,
@@ -10,7 +11,7 @@ import {
   type Pieces,
   type RecordSet,
 } from '@/core/ledger';
-import { elementName } from '@/core/parts';
+import { elementName, splitElementKey } from '@/core/parts';
 import { count, kinds, money } from '@/ui/numbers';
 
 /** The kinds of an entry with their pieces: what joins, else what leaves, else what it moves at all. */
@@ -91,3 +92,22 @@ function awayWords(entry: Entry, records: Pick<RecordSet, 'zone'>): string {
   if (place === 'own') return 'to own parts, uncounted';
   return place === 'model' ? moveWords(entry, records) : `to ${place === 'stock' ? 'own parts' : place}`;
 }
+
+/** "boat door 1x6 deep to kelp", "plate 1x2 ash for plate 1x4 ash", "Lamp table". */
+export function entryName(entry: Entry): string {
+  const [off, on] = [offPieces(entry), onPieces(entry)];
+  const single = on.length === 1 && off.length === 1;
+  if ((entry.kind === 'recolour' || entry.kind === 'replacement') && single && off[0] && on[0]) {
+    const [a, b] = [splitElementKey(off[0].element), splitElementKey(on[0].element)];
+    return a.part === b.part
+      ? `${a.part} ${a.colour} to ${b.colour}`
+      : `${elementName(off[0].element)} to ${elementName(on[0].element)}`;
+  }
+  const named = (list: readonly Pieces[]) =>
+    list.length === 1 && list[0] ? `${list[0].qty} ${elementName(list[0].element)}` : kindsWords(list);
+  if (on.length > 0 && off.length > 0 && entry.kind !== 'renew') return `${named(off)} for ${named(on)}`;
+  return kindsWords(kindsOf(entry));
+}
+
+/** What an entry did, in a few words: "recoloured: boat door 1x6 deep to kelp". */
+export const entrySaid = (entry: Entry): string => `${ENTRY_KINDS[entry.kind].label}: ${entryName(entry)}`;

@@ -1,0 +1,130 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Stage } from '@/core/records';
+import { growthOf, type GrowthPoint } from '@/core/show';
+import { Field, Select } from '@/ui/field';
+import { count, modNo, money, signed } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { entrySaid } from '../words/entry-words';
+
+interface GrowthAxisProps {
+  readonly planned: boolean;
+  readonly stages: readonly Stage[];
+}
+
+const [W, H] = [1000, 160];
+
+/** The build, or one of its phases or modifications, growing line by line: a time axis that can be dragged. */
+export function GrowthAxis({ planned, stages }: GrowthAxisProps) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const [of, setOf] = useState('all');
+  const points = useMemo(() => {
+    void version;
+    const mods = workbench.modifications.filter((m) => m.id === of || m.phase === of);
+    return growthOf(workbench, planned, of === 'all' ? null : new Set(mods.map((m) => m.id)));
+  }, [workbench, version, planned, of]);
+  return (
+    <section aria-label="Line by line" className="mt-6">
+      <div className="mb-2 flex flex-wrap items-end gap-3">
+        <h2 className="text-[16px]">Line by line</h2>
+        <Field label="Of">
+          <Select value={of} onChange={(e) => setOf(e.target.value)}>
+            <option value="all">the whole build</option>
+            {[...workbench.records.phase.values()].map((p) => (
+              <option key={p.id} value={p.id}>
+                phase {p.name}
+              </option>
+            ))}
+            {workbench.modifications.map((m) => (
+              <option key={m.id} value={m.id}>
+                {modNo(m.no)} {m.title}
+              </option>
+            ))}
+          </Select>
+        </Field>
+      </div>
+      {points.length === 0 ? (
+        <p className="text-soft">Nothing of it is {planned ? 'planned' : 'done'} yet.</p>
+      ) : (
+        <Axis key={`${of} ${points.length}`} points={points} stages={of === 'all' ? stages : []} />
+      )}
+    </section>
+  );
+}
+
+/** The curve of the pieces on the model; what moves with the finger is one line and one sentence. */
+function Axis({ points, stages }: { points: readonly GrowthPoint[]; stages: readonly Stage[] }) {
+  const [at, setAt] = useState(points.length - 1);
+  const curve = useMemo(() => curveOf(points), [points]);
+  const point = points[Math.min(at, points.length - 1)]!;
+  const x = (i: number) => (points.length > 1 ? (i / (points.length - 1)) * W : W);
+  return (
+    <>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        preserveAspectRatio="none"
+        className="bg-sheet border-rule h-40 w-full border"
+        aria-hidden
+      >
+        <path
+          d={curve}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.5}
+          vectorEffect="non-scaling-stroke"
+        />
+        {stages.map((s) => {
+          const i = points.findLastIndex((p) => p.entry.no <= s.no);
+          return i < 0 ? null : (
+            <line
+              key={s.id}
+              x1={x(i)}
+              x2={x(i)}
+              y1={0}
+              y2={H}
+              stroke="currentColor"
+              strokeDasharray="3 3"
+              vectorEffect="non-scaling-stroke"
+              opacity={0.5}
+            />
+          );
+        })}
+        <line
+          x1={x(at)}
+          x2={x(at)}
+          y1={0}
+          y2={H}
+          stroke="currentColor"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+      <input
+        type="range"
+        min={0}
+        max={points.length - 1}
+        value={at}
+        aria-label="How far the log has come"
+        aria-valuetext={`entry ${point.entry.no}: ${count(point.onModel)} on the model`}
+        onChange={(e) => setAt(Number(e.target.value))}
+        className="accent-ink w-full"
+      />
+      <p role="status" aria-live="polite">
+        <b>Entry {count(point.entry.no)}</b>, {point.entry.loggedAt.slice(0, 10)}:{' '}
+        <bdi>{entrySaid(point.entry)}</bdi>. <b>{count(point.onModel)}</b> on the model, net{' '}
+        <b>{signed(point.net)}</b>, <b>{money(point.outOfPocket)}</b> paid for parts.
+      </p>
+    </>
+  );
+}
+
+/** The pieces on the model over the lines, from the least to the most of them. */
+function curveOf(points: readonly GrowthPoint[]): string {
+  const low = points.reduce((n, p) => Math.min(n, p.onModel), Infinity);
+  const high = points.reduce((n, p) => Math.max(n, p.onModel), -Infinity);
+  const y = (n: number) => H - 8 - ((n - low) / Math.max(1, high - low)) * (H - 16);
+  const x = (i: number) => (points.length > 1 ? (i / (points.length - 1)) * W : W);
+  return points.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(p.onModel).toFixed(1)}`).join('');
+}

@@ -1,0 +1,61 @@
+import type { SheetBlock } from '@/core/mod-sheet';
+import { joinsOf } from '@/core/patch';
+import { elementName } from '@/core/parts';
+import type { Workbench } from '@/core/workbench';
+import { count } from '@/ui/numbers';
+import { pathWords } from '../../words/patch';
+import { heading, table, text, type Composing } from './blocks';
+
+/** What was changed, step by step, with drawn parts; walls course by course where they were laid. */
+export function changesPart({ workbench, patch, tells }: Composing): SheetBlock[] {
+  if (patch.steps.length === 0) return [];
+  const notes = new Map(workbench.modifications.map((m) => [m.title, m.note]));
+  return [
+    heading('Step by step'),
+    ...patch.steps.flatMap((s, i): SheetBlock[] => [
+      heading(`${i + 1}. ${s.title}`, 3),
+      ...(s.why ? [text(s.why)] : []),
+      ...(tells('notes') && notes.get(s.title) ? [text(notes.get(s.title)!, true)] : []),
+      ...s.lines.map((l): SheetBlock => ({
+        is: 'change',
+        where: l.moves
+          ? `from ${pathWords(patch.zones[l.from] ?? [])} to ${pathWords(patch.zones[l.zone] ?? [])}`
+          : pathWords(patch.zones[l.zone] ?? []),
+        off: l.off,
+        on: [...joinsOf(l)],
+      })),
+    ]),
+    ...coursesOf(workbench),
+  ];
+}
+
+/** Walls that were planned, course by course from the bottom: a guide for whoever lays them. */
+function coursesOf(workbench: Workbench): SheetBlock[] {
+  const jobs = [...workbench.records.wallJob.values()].filter(
+    (j) =>
+      j.build === workbench.build &&
+      j.planned &&
+      workbench.modifications.some((m) => m.id === j.planned!.modification),
+  );
+  if (jobs.length === 0) return [];
+  return [
+    heading('Walls, course by course'),
+    ...jobs.flatMap((j): SheetBlock[] => {
+      const rows = new Map<string, Map<string, number>>();
+      for (const p of j.planned!.pieces) {
+        const wall = j.walls.find((w) => w.id === p.wall)?.name ?? '';
+        const key = `${String(p.course + 1).padStart(3)} ${wall}`;
+        const lots = rows.get(key) ?? new Map<string, number>();
+        rows.set(key, lots.set(elementName(p.element), (lots.get(elementName(p.element)) ?? 0) + 1));
+      }
+      const said = [...rows]
+        .sort(([a], [b]) => a.localeCompare(b))
+        .map(([key, lots]) => [
+          `Course ${Number(key.slice(0, 3))}`,
+          key.slice(4),
+          [...lots].map(([name, n]) => `${count(n)} ${name}`).join(', '),
+        ]);
+      return [heading(j.name, 3), table(['Course', 'wall', 'pieces'], said)];
+    }),
+  ];
+}

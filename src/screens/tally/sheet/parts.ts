@@ -1,0 +1,52 @@
+import { originName } from '@/core/ledger';
+import type { SheetBlock } from '@/core/mod-sheet';
+import { leftGroups, leftOverOf, originShares, partsForOthers } from '@/core/show';
+import { count, piecesOfKinds, priced } from '@/ui/numbers';
+import { drawn, heading, table, text, type Composing } from './blocks';
+
+/** What others lack who own just the set, and where these pieces came from. */
+export function partsToGet({ workbench, planned, tells }: Composing): SheetBlock[] {
+  const rows = partsForOthers(workbench, { for: 'set owned', planned, ideal: true, modification: null });
+  const books = planned ? workbench.planned : workbench.built;
+  const n = rows.reduce((s, r) => s + r.qty, 0);
+  const shares = originShares(workbench, books);
+  const cost = rows.reduce((s, r) => s + (r.each ?? 0) * r.qty, 0);
+  const unpriced = rows.reduce((s, r) => s + (r.each === null ? r.qty : 0), 0);
+  return [
+    heading('Parts to get'),
+    text(
+      n === 0
+        ? 'Who owns the set lacks nothing.'
+        : `Who owns just the set lacks ${piecesOfKinds(n, rows.length)}${tells('prices') ? `, about ${priced(cost, unpriced)} new` : ''}:`,
+    ),
+    ...drawn(rows.map(({ element, qty }) => ({ element, qty }))),
+    heading('Where ours came from', 3),
+    table(
+      ['From', 'pieces', 'share', ...(tells('prices') ? ['worth'] : [])],
+      shares.map((s) => [
+        s.origin.from === 'own' && !tells('names')
+          ? 'own, uncounted'
+          : originName(s.origin, workbench.records.copy),
+        count(s.pieces),
+        `${Math.round(100 * s.share)} %`,
+        ...(tells('prices') ? [priced(s.worth, s.unpriced)] : []),
+      ]),
+    ),
+  ];
+}
+
+export function leftOverPart({ workbench, planned }: Composing): SheetBlock[] {
+  const lots = leftOverOf(workbench, planned ? workbench.planned : workbench.built, []);
+  const n = lots.reduce((s, l) => s + l.qty, 0);
+  if (n === 0) return [heading('Left over'), text('Nothing is left over.')];
+  return [
+    heading('Left over'),
+    text(
+      `${piecesOfKinds(n, lots.length)}: ${leftGroups(lots, 'colour')
+        .slice(0, 8)
+        .map((g) => `${count(g.pieces)} ${g.name}`)
+        .join(', ')}.`,
+    ),
+    ...drawn(lots.slice(0, 200).map(({ element, qty }) => ({ element, qty }))),
+  ];
+}

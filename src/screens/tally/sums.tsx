@@ -1,0 +1,321 @@
+'use client';
+
+import { phasesOf } from '@/core/workbench';
+import type { Workbench } from '@/core/workbench';
+import {
+  allIn,
+  costsOf,
+  openPlaceholders,
+  sparesAccount,
+  takeTally,
+  type AllIn,
+  type Tally,
+  type Books,
+  type Figures,
+  type Scope,
+} from '@/core/ledger';
+import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
+import { standingOf } from '@/core/show';
+import { buttonClass } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { allInWords, count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
+import { CameFromTable } from '../common/came-from-table';
+import { PartStates } from '../common/part-states';
+import { MustStay } from './must-stay';
+import { RulesKept } from './rules-kept';
+import { StatesByPart } from './states-by-part';
+
+interface SumsProps {
+  readonly workbench: Workbench;
+  readonly planned: boolean;
+}
+
+/** The sums of a build, on the screen and on paper: pieces, cost both ways, spares, for it and each part of it. */
+export function Sums({ workbench, planned }: SumsProps) {
+  const books = planned ? workbench.planned : workbench.built;
+  const build = workbench.records.build.get(workbench.build);
+  const tally = takeTally(books, { of: 'build' }, workbench.priceOf);
+  const f = tally.figures;
+  return (
+    <div className="mx-auto w-full max-w-5xl print:max-w-none">
+      <div className="mb-4">
+        <p className="hidden print:block">
+          <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
+        </p>
+        <h1 className="text-[24px] leading-tight">
+          {pieces(f.onModel)} on the model, net {signed(f.net)}, for {priced(f.outOfPocket, f.boughtUnpriced)}
+          ; {count(f.sparesLeft)} {f.sparesLeft === 1 ? 'spare' : 'spares'} left
+          {tally.inBoxes.pieces > 0 && `, ${count(tally.inBoxes.pieces)} more in its boxes`}.
+        </h1>
+        <p className="text-soft mt-1">
+          {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
+          {f.missing > 0 && ` − ${count(f.missing)} missing`}
+          {f.missingReplaced > 0 && ` + ${count(f.missingReplaced)} replaced`} = {count(f.onModel)}.{' '}
+          {count(f.recoloured)} recoloured, {count(f.renewed)} renewed.
+        </p>
+      </div>
+      <Costs
+        figures={f}
+        spares={priced(tally.sparesWorth, tally.sparesUnpriced)}
+        boxes={tally.inBoxes}
+        whole={allIn(books, f)}
+      />
+      <div className="mb-6 max-w-md break-inside-avoid">
+        <PartStates workbench={workbench} scope={{ of: 'build' }} planned={planned} title="What goes on" />
+      </div>
+      <ByPart
+        title="By modification"
+        workbench={workbench}
+        books={books}
+        parts={modificationParts(workbench)}
+        total={f}
+      />
+      <ByPart
+        title="By zone"
+        workbench={workbench}
+        books={books}
+        parts={zoneParts(workbench)}
+        note="A zone counts the zones nested in it. Money is shown by modification."
+      />
+      <StatesByPart
+        workbench={workbench}
+        planned={planned}
+        groups={[
+          { title: 'modifications', parts: modificationParts(workbench) },
+          { title: 'zones', parts: zoneParts(workbench) },
+        ]}
+      />
+      {workbench.records.phase.size > 0 && (
+        <ByPart
+          title="By phase"
+          workbench={workbench}
+          books={books}
+          parts={phaseParts(workbench)}
+          total={f}
+        />
+      )}
+      <section className="mb-6 break-inside-avoid">
+        <h2 className="mb-1 text-[16px]">What came from which box</h2>
+        <CameFromTable workbench={workbench} books={books} />
+      </section>
+      <Placeholders books={books} />
+      <RulesKept workbench={workbench} />
+      <MustStay workbench={workbench} />
+      <Spares workbench={workbench} books={books} />
+      <Files build={workbench.build} />
+    </div>
+  );
+}
+
+interface Part {
+  readonly name: string;
+  readonly scope: Scope;
+}
+
+const modificationParts = (workbench: Workbench): Part[] => [
+  ...workbench.modifications.map((m): Part => ({
+    name: `${modNo(m.no)} ${m.title}`,
+    scope: { of: 'modification', modification: m.id },
+  })),
+  { name: 'in no modification', scope: { of: 'modification', modification: null } },
+];
+
+const zoneParts = (workbench: Workbench): Part[] =>
+  workbench.zones.map((z): Part => ({ name: z.name, scope: { of: 'zone', zone: z.id } }));
+
+const phaseParts = (workbench: Workbench): Part[] => [
+  ...phasesOf(workbench).map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
+  { name: 'in no phase', scope: { of: 'phase', phase: null } },
+];
+
+function Costs({
+  figures,
+  spares,
+  boxes,
+  whole,
+}: {
+  figures: Figures;
+  spares: string;
+  boxes: Tally['inBoxes'];
+  whole: AllIn;
+}) {
+  const cost = costsOf(figures);
+  const cells: [string, string, string][] = [
+    [
+      priced(cost.outOfPocket, figures.boughtUnpriced),
+      'out of pocket',
+      `of it ${money(figures.sharedCost)} postage and donor boxes`,
+    ],
+    [
+      priced(cost.worth, figures.unpriced),
+      'worth of what went in',
+      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${priced(cost.worthLessBack, figures.unpriced + figures.backUnpriced)}`,
+    ],
+    [
+      `${count(figures.sparesLeft)}`,
+      'spares left',
+      `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
+    ],
+    [
+      allInWords(whole),
+      'all in, with the boxes it began from',
+      `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
+    ],
+  ];
+  return (
+    <dl className="border-rule mb-6 grid grid-cols-2 border-y md:grid-cols-4">
+      {cells.map(([value, words, aside]) => (
+        <div key={words} className="py-2 pr-3">
+          <dd className="figure-md">{value}</dd>
+          <dt>{words}</dt>
+          <dd className="text-faint text-[12px]">{aside}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+const COLUMNS: readonly [string, (f: Figures) => string][] = [
+  ['out', (f) => count(f.out)],
+  ['in', (f) => count(f.in)],
+  ['recoloured', (f) => count(f.recoloured)],
+  ['renewed', (f) => count(f.renewed)],
+  ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
+  ['net', (f) => signed(f.net)],
+  ['out of pocket', (f) => priced(f.outOfPocket, f.boughtUnpriced)],
+  ['worth', (f) => priced(f.worthIn, f.unpriced)],
+  ['spares', (f) => signed(f.sparesLeft)],
+];
+
+interface ByPartProps {
+  readonly title: string;
+  readonly workbench: Workbench;
+  readonly books: Books;
+  readonly parts: readonly Part[];
+  readonly total?: Figures;
+  readonly note?: string;
+}
+
+function ByPart({ title, books, parts, total, note }: ByPartProps) {
+  const columns =
+    title === 'By zone'
+      ? [
+          ...COLUMNS.filter(([w]) => !['out of pocket', 'worth', 'spares'].includes(w)),
+          ['on the model', (f: Figures) => count(f.onModel)] as const,
+          ['kept', (f: Figures) => count(standingOf(f).kept)] as const,
+          ['changed', (f: Figures) => count(standingOf(f).changed)] as const,
+          ['new', (f: Figures) => count(standingOf(f).fresh)] as const,
+        ]
+      : COLUMNS;
+  const rows = parts
+    .map((p) => ({ ...p, figures: books.figures(p.scope) }))
+    .filter((r) => Object.values(r.figures).some((n) => n !== 0));
+  return (
+    <section className="mb-6 break-inside-avoid overflow-x-auto">
+      <h2 className="mb-1 text-[16px]">{title}</h2>
+      {note && <p className="text-soft mb-1">{note}</p>}
+      <table className="w-full text-right">
+        <thead>
+          <tr className="border-ink text-faint border-b text-[12px]">
+            <th scope="col" className="py-1 text-left font-normal">
+              <span className="sr-only">{title}</span>
+            </th>
+            {columns.map(([words]) => (
+              <th key={words} scope="col" className="px-2 font-normal">
+                {words}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r.name} className="border-rule border-b">
+              <th scope="row" className="max-w-64 truncate py-1.5 text-left font-medium">
+                <bdi>{r.name}</bdi>
+              </th>
+              {columns.map(([words, value]) => (
+                <td key={words} className="px-2">
+                  {value(r.figures)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+        {total && (
+          <tfoot>
+            <tr className="border-ink border-t font-bold">
+              <th scope="row" className="py-1.5 text-left">
+                Together
+              </th>
+              {columns.map(([words, value]) => (
+                <td key={words} className="px-2">
+                  {value(total)}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        )}
+      </table>
+    </section>
+  );
+}
+
+function Placeholders({ books }: { books: Books }) {
+  const open = openPlaceholders(books.entries);
+  if (open.length === 0) return null;
+  return (
+    <section className="mb-6 break-inside-avoid">
+      <h2 className="mb-1 text-[16px]">Placeholders still there</h2>
+      <ul className="flex flex-wrap gap-x-5">
+        {open.map((s) => (
+          <li key={s.element + s.standsFor} className="flex items-center gap-2">
+            <Glyph element={s.element} mark="placeholder" size={32} />
+            {s.qty} {elementName(s.element)} for {splitElementKey(s.standsFor).colour}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
+  const lots = books.balances.elements(sparesAccount(workbench.build)).filter(([, n]) => n > 0);
+  return (
+    <section className="mb-6">
+      <h2 className="mb-1 text-[16px]">Spares</h2>
+      {lots.length === 0 && <p className="text-soft">None are left.</p>}
+      <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">
+        {lots
+          .sort((a, b) => b[1] - a[1])
+          .slice(0, 400)
+          .map(([element, n]: [ElementKey, number]) => (
+            <li key={element} className="flex items-center gap-2 break-inside-avoid">
+              <Glyph element={element} size={32} />
+              <b>{n}</b> <bdi className="truncate">{elementName(element)}</bdi>
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+function Files({ build }: { build: string }) {
+  const files: [string, string][] = [
+    ['Worklog CSV', 'worklog.csv'],
+    ['Inventory as built, CSV', 'inventory-as-built.csv'],
+    ['Inventory as planned, CSV', 'inventory-as-planned.csv'],
+    ['Spares CSV', 'spares.csv'],
+    ['What came from which box, CSV', 'came-from.csv'],
+    ['Mod file', 'mod.json'],
+  ];
+  return (
+    <section className="no-print border-rule flex flex-wrap items-center gap-2 border-t pt-3">
+      <h2 className="mr-2">Export</h2>
+      {files.map(([words, file]) => (
+        <a key={file} href={`/api/builds/${build}/files/${file}`} download className={buttonClass()}>
+          {words}
+        </a>
+      ))}
+    </section>
+  );
+}

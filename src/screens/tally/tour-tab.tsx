@@ -1,0 +1,106 @@
+'use client';
+
+import { useMemo } from 'react';
+import { keepTold, tourOf, type TourStop } from '@/core/show';
+import { count, signed } from '@/ui/numbers';
+import { useBuild } from '../common/build-store';
+import { NameField } from '../common/name-field';
+import { KeptPhoto, PhotoButton } from '../common/photo-button';
+import { stayAnswerWords } from '../words/brief';
+import { PartsList } from './came-went-lists';
+
+/** Zone by zone: what it was, what it is, what of it is kept, changed and new, what must stay, and what is awaited. */
+export function TourTab({ planned }: { planned: boolean }) {
+  const workbench = useBuild((s) => s.workbench);
+  const version = useBuild((s) => s.version);
+  const stops = useMemo(() => {
+    void version;
+    return tourOf(workbench, planned ? workbench.planned : workbench.built);
+  }, [workbench, version, planned]);
+  const changed = stops.filter((s) => s.came.length + s.went.length > 0).length;
+  return (
+    <div className="mx-auto max-w-5xl">
+      <h1 className="mb-2 text-[21px] leading-tight">
+        {count(changed)} of {count(stops.length)} {stops.length === 1 ? 'zone is' : 'zones are'} changed,{' '}
+        {planned ? 'as planned' : 'as built'}.
+      </h1>
+      <ol className="flex flex-col gap-5">
+        {stops.map((s) => (
+          <Stop key={s.zone} stop={s} />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function Stop({ stop }: { stop: TourStop }) {
+  const workbench = useBuild((s) => s.workbench);
+  const perform = useBuild((s) => s.perform);
+  const { told, standing, features, awaits } = stop;
+  const keep = (more: Partial<typeof told>) => perform(keepTold(workbench, { ...told, ...more }));
+  return (
+    <li className="border-rule border-t pt-3">
+      <h2 className="text-[18px]">
+        <bdi>{stop.name}</bdi>
+      </h2>
+      <p>
+        {count(stop.before)} before, <b>{count(standing.onModel)}</b> now (
+        {signed(standing.onModel - stop.before)}): {count(standing.kept)} kept, {count(standing.changed)}{' '}
+        changed, {count(standing.fresh)} new.
+      </p>
+      <div className="my-2 flex flex-wrap items-end gap-3">
+        <NameField
+          label={`What ${stop.name} was`}
+          value={told.was}
+          mayBeEmpty
+          onKeep={(was) => keep({ was })}
+          className="w-72"
+        />
+        <NameField
+          label="What it is"
+          value={told.is}
+          mayBeEmpty
+          onKeep={(is) => keep({ is })}
+          className="w-72"
+        />
+        <PhotoButton
+          words={told.photo ? 'Another photo' : 'Photo'}
+          label={`A photo of ${stop.name}`}
+          onKept={(photo) => keep({ photo })}
+        />
+      </div>
+      <KeptPhoto
+        id={told.photo}
+        words={`${stop.name} as it is`}
+        className="border-rule mb-2 max-h-72 border"
+      />
+      {stop.came.length + stop.went.length > 0 && (
+        <div className="grid gap-4 md:grid-cols-2">
+          <PartsList title="came" lots={stop.came} />
+          <PartsList title="went" lots={stop.went} isGone />
+        </div>
+      )}
+      {features.length > 0 && (
+        <ul className="mt-2">
+          {features.map((f) => (
+            <li key={f.id}>
+              <b>
+                <bdi>{f.note || 'What must stay'}</bdi>
+              </b>
+              : {stayAnswerWords(f)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {awaits.length > 0 && (
+        <ul className="mt-2">
+          {awaits.map((a) => (
+            <li key={a.id}>
+              ▲ Still waits for <bdi>{a.what}</bdi>
+            </li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
