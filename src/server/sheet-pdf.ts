@@ -100,13 +100,13 @@ class SheetPage {
           b.lots.map((l) => ({ ...l, says: `${l.qty} ${elementName(l.element)}`, out: false })),
         );
       case 'change':
-        this.write(b.where, 10.5, 'Helvetica-Bold');
+        if (b.where) this.write(b.where, 10.5, 'Helvetica-Bold');
         return this.parts([
           ...b.off.map((l) => ({ ...l, says: `${l.qty} ${elementName(l.element)} off`, out: true })),
           ...b.on.map((l) => ({ ...l, says: `${l.qty} ${elementName(l.element)} on`, out: false })),
         ]);
       case 'pictures':
-        for (const p of b.pictures) this.picture(p.photo, p.says);
+        this.pictures(b.pictures);
     }
   }
 
@@ -196,17 +196,34 @@ class SheetPage {
     this.doc.opacity(1);
   }
 
-  private picture(id: string, says: string): void {
-    const photo = this.photos.get(id);
-    if (!photo) return;
-    const width = Math.min(this.width, 260 / photo.ratio);
-    const tall = width * photo.ratio;
-    this.need(tall + 24);
-    const y = this.doc.y;
-    this.doc.image(photo.bytes, this.left, y, { width });
-    this.doc.y = y + tall + 4;
-    this.write(says, 9.5, 'Helvetica', GREY);
-    this.doc.moveDown(0.4);
+  /** Photos beside each other, up to three, each with what it shows under it. */
+  private pictures(all: Extract<SheetBlock, { is: 'pictures' }>['pictures']): void {
+    const there = all.flatMap((p) => {
+      const photo = this.photos.get(p.photo);
+      return photo ? [{ ...photo, says: p.says }] : [];
+    });
+    const across = Math.min(3, Math.max(1, there.length));
+    const column = this.width / across;
+    for (let i = 0; i < there.length; i += across) {
+      const row = there.slice(i, i + across);
+      const width = Math.min(column - 8, 330);
+      const tall = Math.max(...row.map((p) => width * p.ratio));
+      this.need(tall + 24);
+      const y = this.doc.y;
+      row.forEach((p, c) => {
+        const x = this.left + c * column;
+        this.doc.image(p.bytes, x, y, { width });
+        this.doc.font('Helvetica').fontSize(9.5).fillColor(GREY);
+        this.doc.text(p.says, x, y + width * p.ratio + 3, {
+          width,
+          height: 14,
+          ellipsis: true,
+          lineBreak: false,
+        });
+      });
+      this.doc.y = y + tall + 20;
+      this.doc.x = this.left;
+    }
   }
 
   /** Page numbers, once it is known how many there are. */

@@ -175,7 +175,7 @@ function tableHtml(head: readonly string[], rows: readonly (readonly string[])[]
 
 function changeHtml(b: Extract<SheetBlock, { is: 'change' }>, drawn: Drawings): string {
   const items = [
-    `<li class="to">${escaped(b.where)}</li>`,
+    ...(b.where ? [`<li class="to">${escaped(b.where)}</li>`] : []),
     ...b.off.map((l) => `<li>${drawn.use(l.element, true)}<span>${named(l)} off</span></li>`),
     ...b.on.map((l) => `<li>${drawn.use(l.element)}<span>${named(l)} on</span></li>`),
   ];

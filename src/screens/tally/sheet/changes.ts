@@ -1,5 +1,5 @@
 import type { SheetBlock } from '@/core/mod-sheet';
-import { joinsOf } from '@/core/patch';
+import { joinsOf, type Patch, type PatchLine } from '@/core/patch';
 import { elementName } from '@/core/parts';
 import type { Workbench } from '@/core/workbench';
 import { count } from '@/ui/numbers';
@@ -16,17 +16,22 @@ export function changesPart({ workbench, patch, tells }: Composing): SheetBlock[
       heading(`${i + 1}. ${s.title}`, 3),
       ...(s.why ? [text(s.why)] : []),
       ...(tells('notes') && notes.get(s.title) ? [text(notes.get(s.title)!, true)] : []),
-      ...s.lines.map((l): SheetBlock => ({
-        is: 'change',
-        where: l.moves
-          ? `from ${pathWords(patch.zones[l.from] ?? [])} to ${pathWords(patch.zones[l.zone] ?? [])}`
-          : pathWords(patch.zones[l.zone] ?? []),
-        off: l.off,
-        on: [...joinsOf(l)],
-      })),
+      ...stepOf(s.lines, patch),
     ]),
     ...coursesOf(workbench),
   ];
+}
+
+/** The lines of a step; a zone is named once for those that follow one another in it. */
+function stepOf(lines: readonly PatchLine[], patch: Patch): SheetBlock[] {
+  let before = '';
+  return lines.map((l): SheetBlock => {
+    const zone = pathWords(patch.zones[l.zone] ?? []);
+    const where = l.moves ? `from ${pathWords(patch.zones[l.from] ?? [])} to ${zone}` : zone;
+    const isSame = where === before;
+    before = where;
+    return { is: 'change', where: isSame ? '' : where, off: l.moves ? [] : l.off, on: [...joinsOf(l)] };
+  });
 }
 
 /** Walls that were planned, course by course from the bottom: a guide for whoever lays them. */

@@ -71,7 +71,7 @@ function Block({ block: b }: { block: SheetBlock }) {
     case 'change':
       return (
         <div className="my-1 break-inside-avoid">
-          <b>{b.where}</b>
+          {b.where && <b>{b.where}</b>}
           <ul className="flex flex-wrap gap-x-4">
             {b.off.map((l) => (
               <Lot key={`off ${l.element}`} {...l} says="off" />
