@@ -17,7 +17,11 @@ export interface Standing {
  */
 export function standingOf(f: Figures): Standing {
   const onModel = Math.max(0, f.onModel);
-  const fresh = Math.min(onModel, Math.max(0, f.in + f.missingReplaced));
+  // What was moved in from another zone is new there; for the whole build as much has moved out.
+  const fresh = Math.min(
+    onModel,
+    Math.max(0, f.in + f.missingReplaced + Math.max(0, f.movedIn - f.movedOut)),
+  );
   const changed = Math.min(onModel - fresh, f.recoloured + f.renewed + f.replaced);
   return { onModel, kept: onModel - fresh - changed, changed, fresh };
 }

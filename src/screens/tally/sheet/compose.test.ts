@@ -54,7 +54,7 @@ const told = (b: Workbench, more: Partial<ModSheet> = {}) => {
   return sheetHtml(sheet, { palette: b.palette, pictures: new Map(), data: null });
 };
 const WORDS: Readonly<Record<(typeof PRIVATE_THINGS)[number], readonly string[]>> = {
-  prices: ['£', '1,237', '12.37'],
+  prices: ['£', '1,237'],
   sellers: [],
   names: ['NAMEDONOR', 'NAMELETTER'],
   notes: ['NOTEMOD', 'NOTEABOUT', 'NOTESTAGE'],
