@@ -49,7 +49,7 @@ import {
 } from './story';
 import { demoOwnParts } from './own-parts';
 import { promisesOfHouse, rowOfGarden } from './promises';
-import { patchSecondHand, showHouse } from './show';
+import { patchSecondHand, showHouse, streetOfHouse } from './show';
 import { stickerFerry } from './stickers';
 import { briefHouse, inspectFerry, inspectHouse } from './inspections';
 
@@ -101,6 +101,7 @@ export function seedDemo(handle: Handle): void {
   );
   tell(handle, glass.build, GLASSHOUSE_STORY, newId, clock);
   fitGlasshouse(handle, glass.build, newId, clock);
+  const found = must(importBoxes({ ...secondHandHouse(), request: newId() }, context()));
   const house = must(importBoxes({ ...agedHouse(), request: newId() }, context()));
   buys(handle, house.build, newId, clock);
   tell(handle, house.build, LIGHTKEEPERS_STORY, newId, clock);
@@ -119,7 +120,7 @@ export function seedDemo(handle: Handle): void {
   promisesOfHouse(handle, house.build, newId, clock);
   rowOfGarden(handle, green, newId, clock);
   showHouse(handle, house.build, newId, clock);
-  const found = must(importBoxes({ ...secondHandHouse(), request: newId() }, context()));
+  streetOfHouse(handle, house.build, [green, found.build], newId, clock);
   patchSecondHand(handle, house.build, found.build, newId, clock);
 }
 

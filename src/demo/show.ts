@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { dryRun, patchOf } from '../core/patch';
 import { changeStage, keepTold, nameStage, stagesOf, standsAt, toldOf, unpackedAt } from '../core/show';
+import { addStorey, changeStreet, newStreet } from '../core/together';
 import { keepModSheet, modSheetOf } from '../core/mod-sheet';
 import type { BuildId } from '../core/shared/ids';
 import { storePhoto } from '../data/photos';
@@ -58,6 +59,30 @@ export function showHouse(
       thanks: 'To Wren, who said that a quay needs a boat.',
     }),
   );
+}
+
+/** A street on a table: the house with its garden beside it; and the storeys that it stands in, with one that is an idea. */
+export function streetOfHouse(
+  handle: Handle,
+  house: BuildId | undefined,
+  others: readonly (BuildId | undefined)[],
+  newId: () => string,
+  clock: Clock,
+): void {
+  if (!house) throw new Error('a street needs a house');
+  const s = new Stater(handle, house, newId, clock);
+  s.act(newStreet('Harbour row', s.source()));
+  const street = [...s.workbench().records.street.values()][0]!;
+  const places = [house, ...others].flatMap((build, i) =>
+    build ? [{ build, x: i * 40, y: 4, turned: false }] : [],
+  );
+  s.act(changeStreet(street, { width: 128, depth: 48, places }));
+  const note = (name: string, more: object) => s.act(addStorey(s.workbench(), { name, ...more }, s.source()));
+  note('Quay', { zone: s.zone('Quay'), rule: 'at the bottom', state: 'stands' });
+  note('Tower', { zone: s.zone('Tower'), state: 'stands' });
+  note('Gallery', { zone: s.zone('Gallery'), state: 'stands' });
+  note('Lamp room', { zone: s.zone('Lamp room'), rule: 'on top', state: 'stands' });
+  note('A storey with a workshop', { rule: 'once only', state: 'idea' });
 }
 
 /** A second-hand copy of the house that lacks parts, and to which the house's patch was applied as far as it fits. */

@@ -9,7 +9,7 @@ export {
   sizeOfPatch,
 } from './patch';
 export type { Net, Patch, PatchLine, PatchLot } from './patch';
-export { patchOf, pathKey } from './patch-of';
+export { patchOf, pathKey, zonesByPath } from './patch-of';
 export type { PatchChoice } from './patch-of';
 export { fitPatch, LINE_CHOICES } from './dry-run';
 export type {

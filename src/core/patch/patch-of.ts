@@ -105,6 +105,9 @@ export function zonePaths(workbench: Workbench): Zones & { readonly byPath: Read
   return { paths, byPath, at: (zone) => (zone && byZone.get(zone)) || 0 };
 }
 
+/** The zones of a build by their paths, as `pathKey` writes them. */
+export const zonesByPath = (workbench: Workbench): ReadonlyMap<string, ZoneId> => zonePaths(workbench).byPath;
+
 /** Names are the same however they are cased and spaced. */
 export const pathKey = (path: readonly string[]): string =>
   path.map((n) => n.normalize('NFKC').trim().toLowerCase().replace(/\s+/g, ' ')).join('\u0000');

@@ -10,6 +10,7 @@ import { saveBlob } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
 import { patchFaultWords } from '../words/patch';
 import { PatchTrial } from './patch-trial';
+import { PatternsPanel } from './patterns-panel';
 import { useOtherBuilds } from './use-other-builds';
 
 /** What a mod did to its set, to be given away, tried on another copy, or taken back. */
@@ -79,6 +80,7 @@ export function PatchTab({ planned }: { planned: boolean }) {
       </div>
       <p role="status">{says}</p>
       {tried && <PatchTrial key={tried.key} patch={tried.patch} planned={planned} />}
+      <PatternsPanel />
     </div>
   );
 }

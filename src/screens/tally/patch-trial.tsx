@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { dryRun, type Patch, type PatchChoices } from '@/core/patch';
 import type { ZoneId } from '@/core/shared/ids';
+import { keepPattern, patternOfPatch } from '@/core/together';
 import { elementName } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Field, Select } from '@/ui/field';
@@ -64,6 +65,14 @@ export function PatchTrial({ patch, planned }: PatchTrialProps) {
       <div className="my-3 flex flex-wrap items-center gap-3">
         <Button look="main" disabled={fits === 0} onClick={plan}>
           {fits === 1 ? 'Plan the one that fits' : `Plan the ${count(fits)} that fit`}
+        </Button>
+        <Button
+          onClick={() => {
+            perform(keepPattern(workbench, patternOfPatch(patch), source()));
+            setDone('It stands below, as what this build is to become.');
+          }}
+        >
+          Keep it as what this build is to become
         </Button>
         <span role="status">{done}</span>
       </div>

@@ -20,6 +20,7 @@ import { PatchTab } from './patch-tab';
 import { SheetTab } from './sheet-tab';
 import { StagesTab } from './stages-tab';
 import { Sums } from './sums';
+import { TogetherTab } from './together-tab';
 import { TourTab } from './tour-tab';
 
 /** Tally, the last page of the way: the sums, and the mod as it is told to others and given away. */
@@ -42,6 +43,7 @@ const PARTS = [
   { name: 'both', words: 'Both standing' },
   { name: 'sheet', words: 'Mod sheet' },
   { name: 'patch', words: 'Patch' },
+  { name: 'together', words: 'Together' },
 ] as const;
 
 function TallyParts() {
@@ -92,6 +94,9 @@ function TallyParts() {
           </TabPart>
           <TabPart name="patch">
             <PatchTab planned={planned} />
+          </TabPart>
+          <TabPart name="together">
+            <TogetherTab />
           </TabPart>
         </main>
       </Tabs>
