@@ -68,9 +68,9 @@ test('a mod of one’s own set is told in stages, zone by zone, and by where it 
   await expect(sheet).toContainText('Before: cold');
   await expect(sheet).toContainText('10 brick 1x2 ash off');
   await expect(sheet).not.toContainText('£');
-  await page.getByRole('checkbox', { name: 'prices' }).check();
+  await page.getByRole('checkbox', { name: 'prices', exact: true }).check();
   await expect(sheet).toContainText('out of pocket');
-  await page.getByRole('checkbox', { name: 'prices' }).uncheck();
+  await page.getByRole('checkbox', { name: 'prices', exact: true }).uncheck();
   await isAccessible(page);
   const html = (await saved(page, 'Save as HTML')).toString();
   expect(html).toContain('Before: cold');
@@ -153,7 +153,7 @@ test('a patch is kept as what a build is to become, and a storey goes to another
   await openTally(page, 'Together');
   const storeys = page.getByRole('region', { name: 'Storeys' });
   await storeys.getByLabel('Move what stands in').selectOption({ label: 'Gallery' });
-  await storeys.getByLabel('to', { exact: true }).selectOption({ label: 'Mill' });
+  await storeys.getByLabel('to the build').selectOption({ label: 'Mill' });
   await storeys.getByRole('button', { name: 'Move it' }).click();
   await expect(storeys).toContainText('It stands there now');
   await openTally(page, 'Sums');
@@ -164,7 +164,6 @@ test('a patch is kept as what a build is to become, and a storey goes to another
   await openTally(page, 'Together');
   const street = page.getByRole('region', { name: 'A street' });
   await street.getByRole('button', { name: 'Another street' }).click();
-  await street.getByLabel('Street', { exact: true }).selectOption({ index: 1 });
   await street.getByLabel('A build').selectOption({ label: 'Barn' });
   await street.getByRole('button', { name: 'Put it on the table' }).click();
   await expect(headline(page)).toContainText('1 build, 112 pieces');

@@ -86,7 +86,7 @@ const LOOKS: readonly Look[] = [
 for (const [i, look] of LOOKS.entries()) {
   const file = `public/demo/house-${i + 1}.webp`;
   await sharp(Buffer.from(house(look)))
-    .webp({ quality: 82 })
+    .webp({ quality: 80 })
     .toFile(file);
   const at = (x: number, y: number) => {
     const [sx, sy] = [x * look.scale, y * look.scale];

@@ -28,7 +28,6 @@ const SHOTS: readonly Shot[] = [
       await page.keyboard.press('Escape');
     },
   },
-  { name: 'bench-icebreaker', build: /Northern Reach/ },
   {
     name: 'bench-phone',
     build: HOUSE,
@@ -108,6 +107,7 @@ const SHOTS: readonly Shot[] = [
     act: async (page) => void (await page.getByRole('button', { name: /arch 1x4 kelp/ }).click()),
   },
   { name: 'prices', path: '/prices' },
+  { name: 'stages', build: HOUSE, path: '/tally?part=stages' },
   {
     name: 'tally',
     build: HOUSE,

@@ -7,6 +7,7 @@ import { measureDrawing } from './drawing';
 import { measureLaying } from './lay';
 import { measurePatch } from './patch';
 import { measureSourcing } from './sourcing';
+import { measureSheets } from './sheet';
 import { measureScreen } from './screen';
 import { measureSupply } from './supply';
 import { measureWorkspace } from './workspace';
@@ -18,6 +19,7 @@ console.log(
 measureCore();
 measureColour();
 measurePatch();
+await measureSheets();
 await measureSupply();
 execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await measureSourcing();

@@ -170,7 +170,7 @@ function secondHandHouse(): Omit<ImportBoxes, 'request'> {
     if (i % 19 === 11) return [];
     return [i % 6 === 2 && l.qty > 3 ? { ...l, qty: l.qty - Math.ceil(l.qty / 3) } : l];
   });
-  return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, lots })) };
+  return { ...whole, boxes: whole.boxes.map((b) => ({ ...b, setName: 'HW 4120, without its box', lots })) };
 }
 
 /** What the price book knows: all that is in the sets and own parts, and the house's parts in the colours it is worked in. */

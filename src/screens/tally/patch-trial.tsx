@@ -64,7 +64,11 @@ export function PatchTrial({ patch, planned }: PatchTrialProps) {
       <Unknown run={run} patch={patch} choices={choices} onChoose={setChoices} />
       <div className="my-3 flex flex-wrap items-center gap-3">
         <Button look="main" disabled={fits === 0} onClick={plan}>
-          {fits === 1 ? 'Plan the one that fits' : `Plan the ${count(fits)} that fit`}
+          {fits === 0
+            ? 'Nothing to plan'
+            : fits === 1
+              ? 'Plan the one that fits'
+              : `Plan the ${count(fits)} that fit`}
         </Button>
         <Button
           onClick={() => {

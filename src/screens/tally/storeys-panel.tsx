@@ -175,7 +175,7 @@ function MoveStorey() {
           ))}
         </Select>
       </Field>
-      <Field label="to">
+      <Field label="to the build">
         <Select value={to} onChange={(e) => setTo(e.target.value)}>
           <option value="">choose a build</option>
           {others.map((b) => (

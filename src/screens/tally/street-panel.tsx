@@ -25,11 +25,16 @@ export function StreetPanel() {
   const own = streets.find((s) => s.places.some((p) => p.build === workbench.build));
   const [chosen, setChosen] = useState<string | null>(null);
   const street = streets.find((s) => s.id === chosen) ?? own ?? streets[0];
+  const begin = () => {
+    const command = newStreet(`Street ${streets.length + 1}`, source());
+    perform(command);
+    setChosen(command.diff.added[0]!.record.id);
+  };
   return (
     <section aria-label="A street" className="mb-8">
       <div className="mb-3 flex flex-wrap items-end gap-3">
         {streets.length > 1 && (
-          <Field label="Street">
+          <Field label="Which street">
             <Select value={street?.id ?? ''} onChange={(e) => setChosen(e.target.value)}>
               {streets.map((s) => (
                 <option key={s.id} value={s.id}>
@@ -39,10 +44,7 @@ export function StreetPanel() {
             </Select>
           </Field>
         )}
-        <Button
-          disabled={streets.length >= 50}
-          onClick={() => perform(newStreet(`Street ${streets.length + 1}`, source()))}
-        >
+        <Button disabled={streets.length >= 50} onClick={begin}>
           {streets.length === 0 ? 'Put builds together on a table' : 'Another street'}
         </Button>
       </div>
