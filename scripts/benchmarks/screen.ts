@@ -22,10 +22,50 @@ export async function measureScreen(): Promise<void> {
       'under 2 s',
       summary(await rows(page, server.url)),
     );
+    for (const [name, slider] of [
+      ['photo slider of the house', /How much of/],
+      ['time axis of the house', /How far the log/],
+    ] as const)
+      say(
+        `dragging the ${name}: from frame to frame`,
+        '16.7 ms, 60 a second',
+        summary(await dragging(page, server.url, slider)),
+      );
   } finally {
     await browser.close();
     server.stop();
   }
+}
+
+/** Times from one frame to the next while a slider is moved in each of them. */
+async function dragging(page: Page, url: string, name: RegExp): Promise<number[]> {
+  await page.goto(url);
+  await page
+    .getByRole('link', { name: /Lightkeeper's House/ })
+    .first()
+    .click();
+  await page.waitForURL(/builds/);
+  await page.goto(`${page.url().split('?')[0]}/tally?part=stages`);
+  const slider = page.getByRole('slider', { name });
+  await slider.waitFor();
+  return slider.evaluate(
+    (input: HTMLInputElement) =>
+      new Promise<number[]>((done) => {
+        const put = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+        const [low, high] = [Number(input.min), Number(input.max)];
+        const times: number[] = [];
+        let [last, n] = [0, 0];
+        const frame = (now: number) => {
+          if (last > 0) times.push(now - last);
+          last = now;
+          put.call(input, String(low + ((high - low) * (n % 40)) / 40));
+          input.dispatchEvent(new Event('input', { bubbles: true }));
+          if (++n > 120) done(times.slice(10));
+          else requestAnimationFrame(frame);
+        };
+        requestAnimationFrame(frame);
+      }),
+  );
 }
 
 async function opening(page: Page, url: string): Promise<number[]> {

@@ -19,6 +19,7 @@ export function changesPart({ workbench, patch, tells }: Composing): SheetBlock[
       ...stepOf(s.lines, patch),
     ]),
     ...coursesOf(workbench),
+    ...stripesOf(workbench),
   ];
 }
 
@@ -62,5 +63,33 @@ function coursesOf(workbench: Workbench): SheetBlock[] {
         ]);
       return [heading(j.name, 3), table(['Course', 'wall', 'pieces'], said)];
     }),
+  ];
+}
+
+/** Stripes that are cut from sticker sheets: size, colour, how many, on which parts. */
+function stripesOf(workbench: Workbench): SheetBlock[] {
+  const jobs = [...workbench.records.stripJob.values()].filter((j) => j.build === workbench.build);
+  const cut = [...workbench.records.sticker.values()].filter(
+    (s) =>
+      s.build === workbench.build && s.sheet !== null && s.colour !== null && s.w !== null && s.l !== null,
+  );
+  const rows = [
+    ...jobs.flatMap((j) => j.strips.map((s) => ({ ...s, of: j.name }))),
+    ...cut.map((s) => ({ ...s, count: 1, of: 'cut already' })),
+  ].filter((s) => s.count > 0);
+  if (rows.length === 0) return [];
+  return [
+    heading('Stripes to cut'),
+    table(
+      ['Stripe', 'of', 'mm', 'colour', 'how many', 'on'],
+      rows.map((s) => [
+        s.name,
+        s.of,
+        `${s.w} × ${s.l}`,
+        s.colour ?? '',
+        count(s.count),
+        [...new Set(s.elements)].map(elementName).join(', '),
+      ]),
+    ),
   ];
 }
