@@ -11,6 +11,7 @@ import {
   stickersNow,
   waysOf,
 } from './index';
+import { labelIn } from './template';
 
 const chalk = asId<ColourId>('chalk');
 const stripe = {
@@ -30,6 +31,19 @@ describe('a template', () => {
     const ticks = shapes.flatMap((s) => (s.kind === 'line' && s.x1 === s.x2 ? [s.x1] : []));
     expect(w).toBe(100);
     expect(ticks).toEqual(Array.from({ length: 11 }, (_, i) => i * 10));
+  });
+
+  it('writes on a strip what fits into it, and nothing over its edge', () => {
+    const words = ['window mark 4 x 7.8', '4 x 7.8'];
+    const said = (w: number, h: number) => labelIn({ x: 0, y: 0 }, w, h, words)[0];
+    expect(said(60, 4)).toMatchObject({ text: words[0], size: 2.2 });
+    expect(said(7.8, 4)).toMatchObject({ text: words[1] });
+    expect(said(4, 7.8)).toBe(undefined);
+    for (let w = 1; w < 40; w += 0.7) {
+      const label = said(w, 5);
+      if (label?.kind === 'text')
+        expect(label.x + 0.52 * label.size * label.text.length).toBeLessThanOrEqual(w);
+    }
   });
 
   it('lays a stripe over its parts, in their middle, and says what the jig is', () => {

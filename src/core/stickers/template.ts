@@ -90,6 +90,44 @@ export function rulerDrawing(): Drawing {
   };
 }
 
+/** How wide a letter is on average, as a share of its height, in the sans-serif that templates are set in. */
+const LETTER = 0.52;
+/** Smaller than this nobody reads. */
+const LEAST = 1.3;
+
+/** The first of some words that fit into a strip, from the fullest; none where none does. */
+export function labelIn(
+  at: { readonly x: number; readonly y: number },
+  w: number,
+  h: number,
+  words: readonly string[],
+): Shape[] {
+  for (const said of words) {
+    const size = Math.min(2.2, h * 0.7, (w - 1.4) / (LETTER * said.length));
+    if (size >= LEAST) return [text(at.x + 0.7, at.y + h / 2 - size * 0.36, said, size)];
+  }
+  return [];
+}
+
+/** Numbers of cuts along the right and the upper side: one that would lie on another stands farther out. */
+class Numbers {
+  private readonly taken: { readonly beside: boolean; readonly at: number; readonly out: number }[] = [];
+
+  constructor(
+    private readonly w: number,
+    private readonly h: number,
+  ) {}
+
+  at(beside: boolean, at: number, words: string): Shape {
+    let out = 0;
+    while (this.taken.some((t) => t.beside === beside && t.out === out && Math.abs(t.at - at) < 2.6)) out++;
+    this.taken.push({ beside, at, out });
+    return beside
+      ? text(at - 0.8, this.h + 1.5 + 2.8 * out, words)
+      : text(this.w + 1.5 + 3.4 * out, at - 0.8, words);
+  }
+}
+
 /** The piece of a sheet with its stripes and cuts, to lie under it or on it. */
 export function scrapDrawing(cut: ScrapCuts, problem: CutProblem, job: StripJob): Drawing {
   const { scrap, placed, cuts } = cut;
@@ -101,14 +139,15 @@ export function scrapDrawing(cut: ScrapCuts, problem: CutProblem, job: StripJob)
     const name = job.strips.find((s) => s.id === p.strip)?.name ?? '';
     return [
       { kind: 'rect', x: p.x, y: p.y, w: pw, h: ph, look: 'strip' },
-      text(p.x + 1, p.y + ph / 2 - 0.8, `${name} ${size.w} x ${size.l}`, Math.min(2.2, ph * 0.7)),
+      ...labelIn(p, pw, ph, [`${name} ${size.w} x ${size.l}`, `${size.w} x ${size.l}`]),
     ];
   });
+  const numbers = new Numbers(w, h);
   const lines = cuts.flatMap(({ piece, beside, at }, i): Shape[] => [
     beside
       ? { kind: 'line', x1: at, y1: piece.y, x2: at, y2: piece.y + piece.h, look: 'cut' }
       : { kind: 'line', x1: piece.x, y1: at, x2: piece.x + piece.w, y2: at, look: 'cut' },
-    beside ? text(at - 0.8, h + 1.5, `${i + 1}`) : text(w + 1.5, at - 0.8, `${i + 1}`),
+    numbers.at(beside, at, `${i + 1}`),
   ]);
   return {
     title: `${scrap.sheet.name}, ${scrap.field.name}`,
