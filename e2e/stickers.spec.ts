@@ -123,8 +123,14 @@ test('a field is marked on a photo of its sheet: two ends of a known length, the
   await photo.click(at(0.6, 0.1));
   await photo.click(at(0.1, 0.2));
   await photo.click(at(0.475, 0.325));
-  await expect(dialog.getByRole('status')).toHaveText(/^4[78](\.\d)? mm by 1[12](\.\d)? mm$/);
+  await expect(dialog.getByRole('status')).toHaveText(
+    /^4[78](\.\d)? mm by 1[12](\.\d)? mm\. Next: the card beside it/,
+  );
   await photo.press('ArrowRight');
+  // The photo's grey card gives the light: the field gets a colour as it was read.
+  await dialog.getByLabel('The card is').selectOption('grey');
+  await photo.click(at(0.82, 0.8));
+  await expect(dialog.getByRole('status')).toContainText('Its colour was read, to within ΔE');
   await isAccessible(page);
   await dialog.getByRole('button', { name: 'Add the field' }).click();
   await expect(headline(page)).toContainText('in 1 field.');
