@@ -9,6 +9,7 @@ import {
   leftOverOf,
   needsMet,
   type LeftBy,
+  type LeftGroup,
   type LeftLot,
   type NeedOfBuild,
 } from '@/core/show';
@@ -32,7 +33,7 @@ export function LeftOverTab({ planned }: { planned: boolean }) {
     void version;
     return leftOverOf(workbench, books, rare);
   }, [workbench, books, rare, version]);
-  const groups = leftGroups(lots, by);
+  const groups = shownOf(leftGroups(lots, by));
   const sum = (of: (l: LeftLot) => number) => lots.reduce((n, l) => n + of(l), 0);
   const meets = needsMet(lots, needs, workbench.build);
   return (
@@ -93,7 +94,7 @@ export function LeftOverTab({ planned }: { planned: boolean }) {
             </span>
           </h2>
           <ul className="grid gap-x-4 sm:grid-cols-2 lg:grid-cols-3">
-            {g.lots.slice(0, MOST).map((l) => (
+            {g.lots.slice(0, g.shown).map((l) => (
               <li key={l.element} className="flex min-w-0 items-center gap-2">
                 <LotGlyph element={l.element} qty={l.qty} size={30} />
                 <span className="min-w-0">
@@ -105,14 +106,27 @@ export function LeftOverTab({ planned }: { planned: boolean }) {
               </li>
             ))}
           </ul>
-          {g.lots.length > MOST && <p className="text-soft">and {count(g.lots.length - MOST)} kinds more</p>}
+          {g.lots.length > MOST && (
+            <p className="text-soft">and {count(g.lots.length - g.shown)} kinds more</p>
+          )}
         </section>
       ))}
     </div>
   );
 }
 
-const MOST = 120;
+/** Kinds that are drawn at once: a page costs what it shows. */
+const MOST = 160;
+
+/** How many kinds of each group are drawn: the largest groups all, then a few of each, then none. */
+function shownOf(groups: readonly LeftGroup[]): (LeftGroup & { readonly shown: number })[] {
+  let left = MOST;
+  return groups.map((g) => {
+    const shown = Math.min(g.lots.length, Math.max(4, Math.min(40, left)), Math.max(0, left));
+    left -= shown;
+    return { ...g, shown };
+  });
+}
 
 function rarityWords(rarity: LeftLot['rarity']): string {
   if (!rarity) return '';

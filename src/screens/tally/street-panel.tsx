@@ -81,8 +81,10 @@ function OneStreet({ street }: { street: Street }) {
     <>
       <h1 className="text-[21px] leading-tight">
         <bdi>{street.name}</bdi>: {count(street.places.length)}{' '}
-        {street.places.length === 1 ? 'build' : 'builds'}, {pieces(now.pieces)},{' '}
-        {priced(now.outOfPocket, now.unpriced)} out of pocket, as planned.
+        {street.places.length === 1 ? 'build' : 'builds'}
+        {street.places.length > 0 && builds.length === 0
+          ? ', which are being looked at…'
+          : `, ${pieces(now.pieces)}, ${priced(now.outOfPocket, now.unpriced)} out of pocket, as planned.`}
       </h1>
       <div className="my-3 flex flex-wrap items-end gap-3">
         <NameField label="Name" value={street.name} onKeep={(name) => change({ name })} className="w-48" />

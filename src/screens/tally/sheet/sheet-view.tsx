@@ -1,29 +1,61 @@
 'use client';
 
+import { useState } from 'react';
 import { elementName } from '@/core/parts';
 import type { SheetBlock, SheetDocument } from '@/core/mod-sheet';
+import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 
-/** A mod sheet as a page: what the files hold, and what is printed. */
-export const SheetView = ({ document: sheet }: { document: SheetDocument }) => (
-  <article
-    aria-label="The sheet"
-    className="bg-sheet border-rule min-w-0 border p-6 print:border-0 print:p-0"
-  >
-    <h2 className="text-[24px] leading-tight">
-      <bdi>{sheet.title}</bdi>
-    </h2>
-    {sheet.author && (
-      <p className="text-soft">
-        by <bdi>{sheet.author}</bdi>
-      </p>
-    )}
-    {sheet.blocks.map((b, i) => (
-      <Block key={i} block={b} />
-    ))}
-  </article>
-);
+/** Blocks and pieces in them that are shown at once: the files hold all. */
+const MOST = 180;
+
+/** A mod sheet as a page: what the files hold, and what is printed. A long one shows its beginning until all of it is asked for. */
+export function SheetView({ document: sheet }: { document: SheetDocument }) {
+  const [all, setAll] = useState(false);
+  const upTo = all ? sheet.blocks.length : firstOf(sheet.blocks);
+  const rest = sheet.blocks.length - upTo;
+  return (
+    <article
+      aria-label="The sheet"
+      className="bg-sheet border-rule min-w-0 border p-6 print:border-0 print:p-0"
+    >
+      <h2 className="text-[24px] leading-tight">
+        <bdi>{sheet.title}</bdi>
+      </h2>
+      {sheet.author && (
+        <p className="text-soft">
+          by <bdi>{sheet.author}</bdi>
+        </p>
+      )}
+      {sheet.blocks.slice(0, upTo).map((b, i) => (
+        <Block key={i} block={b} />
+      ))}
+      {rest > 0 && (
+        <p className="mt-4">
+          The rest is long. The files hold all of it.{' '}
+          <Button onClick={() => setAll(true)}>Show all of it, to print</Button>
+        </p>
+      )}
+    </article>
+  );
+}
+
+/** How many blocks come to no more than is shown at once. */
+function firstOf(blocks: readonly SheetBlock[]): number {
+  let left = MOST;
+  const at = blocks.findIndex((b) => {
+    left -= sizeOf(b);
+    return left < 0;
+  });
+  return at < 0 ? blocks.length : at;
+}
+
+function sizeOf(b: SheetBlock): number {
+  if (b.is === 'parts') return b.lots.length;
+  if (b.is === 'change') return b.off.length + b.on.length;
+  return b.is === 'table' ? b.rows.length : 1;
+}
 
 function Block({ block: b }: { block: SheetBlock }) {
   switch (b.is) {
