@@ -9,7 +9,7 @@ import { openDatabase } from '../src/data/database';
 import { readPhotoBytes } from '../src/data/photos';
 import { readRecords } from '../src/data/records';
 import { seedDemo } from '../src/demo/seed';
-import { composeSheet } from '../src/screens/tally/sheet/compose';
+import { composeSheet, sheetData } from '../src/screens/tally/sheet/compose';
 import { buildSheetPdf } from '../src/server/build-sheet-pdf';
 import { openWorkbench } from '../src/server/snapshot';
 
@@ -34,7 +34,14 @@ try {
   );
   const patch = patchOf(house, { planned: true });
   const write = (name: string, what: string | Buffer) => writeFileSync(path.join('docs/samples', name), what);
-  write('lighthouse-mod-sheet.html', sheetHtml(sheet, { palette: house.palette, pictures, data: patch }));
+  write(
+    'lighthouse-mod-sheet.html',
+    sheetHtml(sheet, {
+      palette: house.palette,
+      pictures,
+      data: sheetData(house, { sheet: modSheetOf(house), planned: false }),
+    }),
+  );
   const pdf = await buildSheetPdf(handle, house.build, sheet);
   if (pdf) write('lighthouse-mod-sheet.pdf', pdf);
   const json = (what: object) => `${JSON.stringify(what, null, 1)}\n`;

@@ -2,12 +2,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { modSheetOf, sheetHtml } from '@/core/mod-sheet';
-import { patchOf } from '@/core/patch';
 import type { BuildId } from '@/core/shared/ids';
 import { openDatabase } from '@/data/database';
 import { readRecords } from '@/data/records';
 import { seedDemo } from '@/demo/seed';
-import { composeSheet } from '@/screens/tally/sheet/compose';
+import { composeSheet, sheetData } from '@/screens/tally/sheet/compose';
 import { buildSheetPdf } from '@/server/build-sheet-pdf';
 import { openWorkbench } from '@/server/snapshot';
 import { say, summary, timed } from './measure';
@@ -30,7 +29,7 @@ export async function measureSheets(): Promise<void> {
       sheetHtml(compose(), {
         palette: workbench.palette,
         pictures: new Map(),
-        data: patchOf(workbench, { planned: true }),
+        data: sheetData(workbench, { sheet: modSheetOf(workbench), planned: true }),
       });
     say(`${name}: composed, and written as HTML`, aim, summary(timed(5, html)));
     const times: number[] = [];

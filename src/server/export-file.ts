@@ -4,6 +4,7 @@ import { originName } from '@/core/ledger';
 import { statesOf } from '@/core/need';
 import { patchOf } from '@/core/patch';
 import { ordersCsv, pickCsv } from '@/core/orders';
+import { fileName } from '@/core/shared/file-name';
 import type { BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { openWorkbench } from './snapshot';
@@ -42,15 +43,7 @@ export function exportFile(
     .filter((e) => e.whatIf === null && e.modification)
     .sort((a, b) => (order.get(a.modification!) ?? 0) - (order.get(b.modification!) ?? 0) || byPlace(a, b));
   const title = workbench.records.build.get(build)?.name ?? 'build';
-  const name = `${
-    title
-      .normalize('NFKD')
-      .replace(/[^\w ]+/g, '')
-      .trim()
-      .replace(/\s+/g, '-')
-      .toLowerCase()
-      .slice(0, 60) || 'build'
-  }-${file}`;
+  const name = `${fileName(title, 'build')}-${file}`;
   const text: Record<FileName, () => string> = {
     'worklog.csv': () => worklogCsv(context(true), sorted, statesOf(workbench, { of: 'build' })),
     'inventory-as-built.csv': () => inventoryCsv(context(false)),

@@ -24,8 +24,8 @@ describe('two lists for one mod', () => {
   it('hold what one would have used beside what is used, and only as much as is there', () => {
     const b = planned(bench(), testSource('a'), { on: [{ element: kelp, qty: 4 }] });
     const entry = b.entries.at(-1)!;
-    doneAndBack(b, sayIdeal(b, entry, brick));
-    doneAndBack(b, sayIdeal(b, entry, rust));
+    doneAndBack(b, sayIdeal(b, [entry], brick));
+    doneAndBack(b, sayIdeal(b, [entry], rust));
     expect(twoLists(b).instead).toEqual([
       { used: kelp, ideal: rust, qty: 4, why: 'choice', entries: [entry.id] },
     ]);
@@ -35,7 +35,7 @@ describe('two lists for one mod', () => {
     ]);
     planned(b, testSource('b'), { kind: 'remove', off: [{ element: kelp, qty: 3 }] });
     expect(twoLists(b).instead).toMatchObject([{ qty: 1 }]);
-    doneAndBack(b, sayIdeal(b, entry, null));
+    doneAndBack(b, sayIdeal(b, [entry], null));
     expect(twoLists(b).instead).toEqual([]);
   });
 
@@ -48,7 +48,7 @@ describe('two lists for one mod', () => {
     expect(twoLists(b).instead).toMatchObject([{ used: kelp, ideal: brick, qty: 2, why: 'placeholder' }]);
     const all = (list: readonly { qty: number }[]) => list.reduce((n, l) => n + l.qty, 0);
     expect(all(twoLists(b).ideal)).toBe(all(twoLists(b).used));
-    did(b, sayIdeal(b, b.entries.at(-1)!, rust));
+    did(b, sayIdeal(b, [b.entries.at(-1)!], rust));
     expect(twoLists(b).instead).toMatchObject([{ ideal: rust, why: 'choice' }]);
   });
 });

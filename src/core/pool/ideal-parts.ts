@@ -1,4 +1,6 @@
-import { added, changed, removed, type Command } from '../ledger';
+import { joinDiffs, removed, written, type Command } from '../ledger';
+import { LIMITS } from '../shared/bounds';
+import { cutText } from '../shared/text';
 import { modelAccount, placeOf } from '../places';
 import type { Entry } from '../records';
 import type { ElementKey } from '../parts';
@@ -6,14 +8,24 @@ import type { EntryId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 import type { PoolWant } from './pool';
 
-/** Says what one would have used for the pieces that an entry puts on, were there no limit; null takes it back. */
-export function sayIdeal(workbench: Workbench, entry: Entry, element: ElementKey | null): Command {
-  const old = workbench.records.idealPart.get(entry.id);
-  const label = `entry ${entry.no}: ${element ? 'what one would have used' : 'as it is used'}`;
-  if (!element) return { label, diff: old ? removed('idealPart', old) : removed('idealPart') };
-  if (old) return { label, diff: changed('idealPart', old, { element }) };
-  const record = { id: entry.id, entry: entry.id, build: workbench.build, element };
-  return { label, diff: added('idealPart', record) };
+/**
+ * Says what one would have used for the pieces that entries put on, were there no limit; null takes it back. However many entries,
+ * it is one act.
+ */
+export function sayIdeal(
+  workbench: Workbench,
+  entries: readonly Entry[],
+  element: ElementKey | null,
+): Command {
+  const diffs = entries.map((entry) => {
+    const old = workbench.records.idealPart.get(entry.id);
+    if (!element) return old ? removed('idealPart', old) : removed('idealPart');
+    const now = { id: entry.id, entry: entry.id, build: workbench.build, element };
+    return written('idealPart', old, now);
+  });
+  const which = `${entries.length === 1 ? 'entry' : 'entries'} ${entries.map((e) => e.no).join(', ')}`;
+  const label = `${which}: ${element ? 'what one would have used' : 'as it is used'}`;
+  return { label: cutText(label, LIMITS.label), diff: joinDiffs(...diffs) };
 }
 
 /** Pieces that stand for others: what is used, what one would have used, and whether it is a placeholder or a choice. */

@@ -5,17 +5,19 @@ import type { Entry } from '../records';
 import type { ModificationId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 
-/** How a build stood after an entry. Pieces and minor units; costs without the shares of postage and boxes. */
+/** How a build stood after an entry. Pieces and minor units. */
 export interface GrowthPoint {
   readonly entry: Entry;
   readonly onModel: number;
   readonly net: number;
   readonly outOfPocket: number;
+  /** Pieces bought until then at a price that nobody knows. */
+  readonly unpriced: number;
 }
 
 /**
  * A build, or some of its modifications, growing line by line in the order in which they were logged: what stood, the net change
- * and what had been paid after each. Entries that move nothing on the model, and cost nothing, are left out.
+ * and what had been paid after each, shares of postage and boxes with the entries that bear them. Entries that move nothing on the model, and cost nothing, are left out.
  *
  * @param only  modifications that are followed; null = all, and what belongs to none
  */
@@ -30,16 +32,20 @@ export function growthOf(
       (e) => inView(e, view) && (only === null || (e.modification !== null && only.has(e.modification))),
     )
     .sort((a, b) => a.no - b.no);
+  const shares = (planned ? workbench.planned : workbench.built).sharedCosts();
   const sums: Figures = noFigures();
+  let shared = 0;
   const points: GrowthPoint[] = [];
   let before = '';
   for (const entry of entries) {
     countEntry(sums, entry);
-    const { onModel, net, outOfPocket, recoloured } = sums;
-    const now = `${onModel} ${net} ${outOfPocket} ${recoloured}`;
+    shared += shares.get(entry.id) ?? 0;
+    const { onModel, net, recoloured, boughtUnpriced: unpriced } = sums;
+    const outOfPocket = sums.outOfPocket + shared;
+    const now = [onModel, net, outOfPocket, recoloured, unpriced].join(' ');
     if (now === before) continue;
     before = now;
-    points.push({ entry, onModel, net, outOfPocket });
+    points.push({ entry, onModel, net, outOfPocket, unpriced });
   }
   return points;
 }

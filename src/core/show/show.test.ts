@@ -194,7 +194,7 @@ describe('parts for others', () => {
     expect(rows({ for: 'set owned' })).toEqual([[kelp, 4]]);
     const [m] = b.modifications;
     expect(rows({ modification: m!.id })).toEqual([[kelp, 4]]);
-    did(b, sayIdeal(b, b.entries.at(-1)!, rust));
+    did(b, sayIdeal(b, [b.entries.at(-1)!], rust));
     expect(rows({ for: 'set owned', ideal: true })).toEqual([[rust, 4]]);
     expect(partsForOthers(b, choice)[0]!.each).toBe(10);
   });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { takeTally } from '../ledger';
 import { el } from '../testing/world';
 import { modAtRandom, randomSet } from '../testing/mods';
-import { did, doneAndBack, makeWorkbench, planned, testSource } from '../testing/workbench';
+import { did, doneAndBack, makeWorkbench, planned, testSource, withBox } from '../testing/workbench';
 import { markDone, type Workbench } from '../workbench';
 import {
   AS_IT_IS,
@@ -125,6 +125,14 @@ describe('growing line by line', () => {
       expect(points.length).toBeLessThanOrEqual(b.entries.length);
       expect(growthOf(b, false)).toHaveLength(1);
     }
+    // Postage is paid with the order that bears it, as in the tally.
+    const posted = planned(withBox(bench(), 'Tram', { [kelp]: 9 }, undefined, 500), testSource('t'), {
+      on: [{ element: kelp, qty: 3 }],
+      source: 'donor',
+    });
+    const last = growthOf(posted, true).at(-1)!;
+    expect(last.outOfPocket).toBe(posted.planned.figures({ of: 'build' }).outOfPocket);
+    expect(last.outOfPocket).toBeGreaterThan(0);
     const b = green();
     const own = growthOf(b, true, new Set([b.modifications[0]!.id]));
     expect(own).toMatchObject([{ onModel: 0, net: 0 }]);

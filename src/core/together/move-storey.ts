@@ -11,9 +11,9 @@ import {
 import { modelAccount, ownAccount } from '../places';
 import { LIMITS } from '../shared/bounds';
 import { fail, ok, type Result } from '../shared/result';
-import { asId, type EntryId, type ModificationId, type StoreyId, type ZoneId } from '../shared/ids';
+import { asId, type EntryId, type StoreyId, type ZoneId } from '../shared/ids';
 import { cutText } from '../shared/text';
-import { addZone, type Workbench } from '../workbench';
+import { addZone, newModification, type Workbench } from '../workbench';
 import { storeysOf } from './storeys';
 
 export type MoveStoreyFault =
@@ -54,8 +54,10 @@ export function moveStorey(
     ...{ element: r.element, grade: r.grade, qty: r.qty, from: between, to: modelAccount(making.id) },
     worth: from.priceOf(r.element, r.grade),
   }));
-  const gives = jobOf(from, zone, `${name} to ${nameOf(to)}`, source);
-  const takes = jobOf(to, making.id, `${name} from ${nameOf(from)}`, source);
+  const job = (w: Workbench, at: ZoneId, title: string) =>
+    newModification(w, cutText(title, LIMITS.name), at, source, null);
+  const gives = job(from, zone, `${name} to ${nameOf(to)}`);
+  const takes = job(to, making.id, `${name} from ${nameOf(from)}`);
   const top = storeysOf(to).reduce((most, s) => Math.max(most, s.position), 0);
   return ok({
     label: cutText(`move ${name} from ${nameOf(from)} to ${nameOf(to)}`, LIMITS.label),
@@ -69,24 +71,6 @@ export function moveStorey(
       }),
     ),
   });
-}
-
-function jobOf(workbench: Workbench, zone: ZoneId, title: string, source: Source): Modification {
-  const { modifications } = workbench;
-  return {
-    ...{
-      id: asId<ModificationId>(source.newId()),
-      build: workbench.build,
-      zone,
-      phase: null,
-      why: '',
-      note: '',
-    },
-    no: modifications.reduce((n, m) => Math.max(n, m.no), 0) + 1,
-    title: cutText(title, LIMITS.name),
-    position: modifications.reduce((n, m) => Math.max(n, m.position), 0) + 1,
-    purpose: null,
-  };
 }
 
 function entryOf(

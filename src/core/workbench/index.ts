@@ -14,6 +14,7 @@ export {
   deleteModification,
   keepModification,
   moveModification,
+  newModification,
 } from './modification-commands';
 export { addZone, deleteZone, isZoneInUse, nestZone, renameZone, zonesAround } from './zone-commands';
 export { addPhase, deletePhase, phasesOf, renamePhase } from './phase-commands';

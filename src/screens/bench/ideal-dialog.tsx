@@ -21,7 +21,7 @@ export function IdealDialog({ entry, onClose }: { entry: Entry; onClose: () => v
   const keep = () => {
     const read = readTypedLot(`1 ${text}`, workbench.palette);
     if (!read.ok) return setSays(typedLotWords(read.reason));
-    perform(sayIdeal(workbench, entry, elementKey(read.value.part, read.value.colour!)));
+    perform(sayIdeal(workbench, [entry], elementKey(read.value.part, read.value.colour!)));
     onClose();
   };
   return (
@@ -55,7 +55,7 @@ export function IdealDialog({ entry, onClose }: { entry: Entry; onClose: () => v
         {said && (
           <Button
             onClick={() => {
-              perform(sayIdeal(workbench, entry, null));
+              perform(sayIdeal(workbench, [entry], null));
               onClose();
             }}
           >

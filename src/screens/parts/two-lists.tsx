@@ -20,7 +20,7 @@ export function TwoListsOfParts() {
   const hand = withAtHand(workbench, (atHand) => new Map(instead.map((s) => [s, atHand.count(s.ideal)])));
   const takeBack = (s: StandsFor) => {
     const entries = s.entries.flatMap((id) => workbench.records.entry.get(id) ?? []);
-    for (const e of entries) perform(sayIdeal(workbench, e, null));
+    perform(sayIdeal(workbench, entries, null));
   };
   return (
     <section aria-label="Two lists" className="border-rule mt-4 border-t pt-3">

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import type { Stage } from '@/core/records';
 import { growthOf, type GrowthPoint } from '@/core/show';
 import { Field, Select } from '@/ui/field';
-import { count, modNo, money, signed } from '@/ui/numbers';
+import { count, modNo, priced, signed } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { entrySaid } from '../words/entry-words';
 
@@ -48,14 +48,26 @@ export function GrowthAxis({ planned, stages }: GrowthAxisProps) {
       {points.length === 0 ? (
         <p className="text-soft">Nothing of it is {planned ? 'planned' : 'done'} yet.</p>
       ) : (
-        <Axis key={`${of} ${points.length}`} points={points} stages={of === 'all' ? stages : []} />
+        <Axis
+          key={`${of} ${points.length}`}
+          points={points}
+          stages={of === 'all' ? stages : []}
+          isWhole={of === 'all'}
+        />
       )}
     </section>
   );
 }
 
+interface AxisProps {
+  readonly points: readonly GrowthPoint[];
+  readonly stages: readonly Stage[];
+  /** False where a part of the build is followed: then what stood is not known from it, only what it changed. */
+  readonly isWhole: boolean;
+}
+
 /** The curve of the pieces on the model; what moves with the finger is one line and one sentence. */
-function Axis({ points, stages }: { points: readonly GrowthPoint[]; stages: readonly Stage[] }) {
+function Axis({ points, stages, isWhole }: AxisProps) {
   const [at, setAt] = useState(points.length - 1);
   const curve = useMemo(() => curveOf(points), [points]);
   const point = points[Math.min(at, points.length - 1)]!;
@@ -107,14 +119,19 @@ function Axis({ points, stages }: { points: readonly GrowthPoint[]; stages: read
         max={points.length - 1}
         value={at}
         aria-label="How far the log has come"
-        aria-valuetext={`entry ${point.entry.no}: ${count(point.onModel)} on the model`}
+        aria-valuetext={`entry ${point.entry.no}: ${isWhole ? `${count(point.onModel)} on the model` : `net ${signed(point.net)}`}`}
         onChange={(e) => setAt(Number(e.target.value))}
         className="accent-ink w-full"
       />
       <p role="status" aria-live="polite">
         <b>Entry {count(point.entry.no)}</b>, {point.entry.loggedAt.slice(0, 10)}:{' '}
-        <bdi>{entrySaid(point.entry)}</bdi>. <b>{count(point.onModel)}</b> on the model, net{' '}
-        <b>{signed(point.net)}</b>, <b>{money(point.outOfPocket)}</b> paid for parts.
+        <bdi>{entrySaid(point.entry)}</bdi>.{' '}
+        {isWhole && (
+          <>
+            <b>{count(point.onModel)}</b> on the model,{' '}
+          </>
+        )}
+        net <b>{signed(point.net)}</b>, <b>{priced(point.outOfPocket, point.unpriced)}</b> out of pocket.
       </p>
     </>
   );

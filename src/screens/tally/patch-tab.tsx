@@ -1,26 +1,31 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { fileName } from '@/core/shared/file-name';
 import { patchOf, readPatch, reversePatch, sizeOfPatch, type Patch } from '@/core/patch';
 import { Button } from '@/ui/button';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Input } from '@/ui/field';
 import { FileDrop } from '@/ui/file-drop';
 import { count, pieces } from '@/ui/numbers';
 import { saveBlob } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
 import { patchFaultWords } from '../words/patch';
+import { BuildPicker } from './build-picker';
 import { PatchTrial } from './patch-trial';
 import { PatternsPanel } from './patterns-panel';
-import { useOtherBuilds } from './use-other-builds';
 
 /** What a mod did to its set, to be given away, tried on another copy, or taken back. */
 export function PatchTab({ planned }: { planned: boolean }) {
   const workbench = useBuild((s) => s.workbench);
-  useBuild((s) => s.version);
+  const version = useBuild((s) => s.version);
   const [author, setAuthor] = useState('');
   const [tried, setTried] = useState<{ readonly patch: Patch; readonly key: number } | null>(null);
   const [says, setSays] = useState('');
-  const own = patchOf(workbench, { planned, author: author.trim().slice(0, 200) });
+  const made = useMemo(() => {
+    void version;
+    return patchOf(workbench, { planned });
+  }, [workbench, version, planned]);
+  const own = { ...made, author: author.trim().slice(0, 200) };
   const size = sizeOfPatch(own);
   const take = (patch: Patch) => {
     setSays('');
@@ -89,33 +94,15 @@ const MOST_BYTES = 20 * 1024 * 1024;
 
 function save(patch: Patch): void {
   const text = `${JSON.stringify(patch, null, 1)}\n`;
-  const name = patch.name
-    .normalize('NFKD')
-    .replace(/[^\w ]+/g, '')
-    .trim()
-    .replace(/\s+/g, '-')
-    .toLowerCase()
-    .slice(0, 60);
-  saveBlob(new Blob([text], { type: 'application/json' }), `${name || 'mod'}-patch.json`);
+  saveBlob(new Blob([text], { type: 'application/json' }), `${fileName(patch.name, 'mod')}-patch.json`);
 }
 
 /** The patch of another build of this workspace. */
 function OtherBuild({ onPatch }: { onPatch: (path: string) => void }) {
-  const builds = useOtherBuilds();
   const [chosen, setChosen] = useState('');
-  if (builds.length === 0) return null;
   return (
     <div className="border-edge flex flex-wrap items-end gap-2 rounded-lg border p-3">
-      <Field label="Or what another build did">
-        <Select value={chosen} onChange={(e) => setChosen(e.target.value)}>
-          <option value="">none</option>
-          {builds.map((b) => (
-            <option key={b.id} value={b.id}>
-              {b.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
+      <BuildPicker label="Or what another build did" value={chosen} onChoose={setChosen} />
       <Button disabled={!chosen} onClick={() => onPatch(`/api/builds/${chosen}/files/patch.json`)}>
         Try it
       </Button>

@@ -3,7 +3,6 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { keepModSheet, modSheetOf, photosOf, sheetHtml, type SheetDocument } from '@/core/mod-sheet';
-import { patchOf } from '@/core/patch';
 import { PAPERS, PRIVATE_THINGS, SHEET_PARTS, type ModSheet, type SheetPart } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
@@ -12,7 +11,7 @@ import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
 import { useToday } from '../common/use-today';
 import { PartsListForm } from './parts-list-form';
-import { composeSheet } from './sheet/compose';
+import { composeSheet, sheetData } from './sheet/compose';
 import { picturesOf } from './sheet/pictures-of';
 import { SheetView } from './sheet/sheet-view';
 
@@ -134,8 +133,8 @@ function SaveSheet({ document: sheet, planned }: { document: SheetDocument; plan
   const html = async () => {
     setSays('Putting the pictures in…');
     const pictures = await picturesOf(photosOf(sheet));
-    const data = patchOf(workbench, { planned, author: sheet.author });
-    const text = sheetHtml(sheet, { palette: workbench.palette, pictures, data: withoutWords(data) });
+    const data = sheetData(workbench, { sheet: modSheetOf(workbench), planned });
+    const text = sheetHtml(sheet, { palette: workbench.palette, pictures, data });
     saveBlob(new Blob([text], { type: 'text/html' }), 'mod-sheet.html');
     setSays(
       pictures.size < photosOf(sheet).length ? '▲ Some pictures could not be read, and are not in it.' : '',
@@ -168,9 +167,3 @@ function SaveSheet({ document: sheet, planned }: { document: SheetDocument; plan
     </div>
   );
 }
-
-/** The patch inside says what was done by part and zone; why is told on the page alone. */
-const withoutWords = (patch: ReturnType<typeof patchOf>) => ({
-  ...patch,
-  steps: patch.steps.map((s) => ({ ...s, why: '' })),
-});

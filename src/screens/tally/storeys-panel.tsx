@@ -17,8 +17,8 @@ import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
-import { refusalWords } from '../words/refusal';
-import { useOtherBuilds } from './use-other-builds';
+import { moveFaultWords, stackFaultWords } from '../words/together';
+import { BuildPicker } from './build-picker';
 
 /** The storeys of a build with their order and rules, a plan of extensions, and storeys that go to another build. */
 export function StoreysPanel() {
@@ -67,12 +67,6 @@ export function StoreysPanel() {
   );
 }
 
-const faultWords = (f: StackFault): string => {
-  if (f.fault === 'not on top') return `▲ must be on top, and ${f.over.name} is over it`;
-  if (f.fault === 'not at the bottom') return `▲ must be at the bottom, and ${f.under.name} is under it`;
-  return '▲ may be there only once';
-};
-
 function StoreyRow({ storey, fault }: { storey: Storey; fault: StackFault | undefined }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
@@ -84,7 +78,7 @@ function StoreyRow({ storey, fault }: { storey: Storey; fault: StackFault | unde
         <b>
           <bdi>{storey.name}</bdi>
         </b>
-        {fault && <span className="block text-[12px]">{faultWords(fault)}</span>}
+        {fault && <span className="block text-[12px]">{stackFaultWords(fault)}</span>}
       </span>
       <Field label="Zone">
         <Select
@@ -133,21 +127,12 @@ function StoreyRow({ storey, fault }: { storey: Storey; fault: StackFault | unde
   );
 }
 
-const MOVE_WORDS: Readonly<Record<string, string>> = {
-  'same build': 'It is in that build already.',
-  'no such zone': 'That zone is no longer there.',
-  'nothing there': 'Nothing stands in that zone yet: only what is built can go.',
-  'no such build': 'That build is no longer there.',
-};
-
 /** Moves what stands in a zone to another build's model; the whole model joins the two. */
 function MoveStorey() {
   const workbench = useBuild((s) => s.workbench);
-  const others = useOtherBuilds();
   const [zone, setZone] = useState<string>(workbench.rootZone.id);
   const [to, setTo] = useState('');
   const [says, setSays] = useState('');
-  if (others.length === 0) return null;
   const move = async () => {
     setSays('Moving it…');
     try {
@@ -156,10 +141,12 @@ function MoveStorey() {
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ zone, to, request: crypto.randomUUID() }),
       });
-      const said = (await response.json()) as { ok: boolean; reason?: { fault?: string } };
-      const fault = said.reason?.fault;
-      if (said.ok) setSays('It stands there now. Undo brings it back, here or there.');
-      else setSays(`▲ ${(fault && MOVE_WORDS[fault]) ?? refusalWords(said.reason)}`);
+      const said = (await response.json()) as { ok: boolean; reason?: unknown };
+      setSays(
+        said.ok
+          ? 'It stands there now. Undo brings it back, here or there.'
+          : `▲ ${moveFaultWords(said.reason)}`,
+      );
     } catch {
       setSays('▲ The server cannot be reached. Nothing was moved.');
     }
@@ -175,16 +162,7 @@ function MoveStorey() {
           ))}
         </Select>
       </Field>
-      <Field label="to the build">
-        <Select value={to} onChange={(e) => setTo(e.target.value)}>
-          <option value="">choose a build</option>
-          {others.map((b) => (
-            <option key={b.id} value={b.id}>
-              {b.name}
-            </option>
-          ))}
-        </Select>
-      </Field>
+      <BuildPicker label="to the build" value={to} onChoose={setTo} />
       <Button disabled={!to} onClick={() => void move()}>
         Move it
       </Button>

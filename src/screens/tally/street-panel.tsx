@@ -6,14 +6,14 @@ import { changeStreet, deleteStreet, newStreet, streetNow, type StreetBuild } fr
 import type { BuildId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Check, Field, Select } from '@/ui/field';
-import { count, money, pieces, priced } from '@/ui/numbers';
+import { count, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
 import { NumberBox } from '../common/number-box';
 import { list } from '../words/places';
 import { ask } from '../sending/answers';
+import { BuildPicker } from './build-picker';
 import { StreetTable } from './street-table';
-import { useOtherBuilds } from './use-other-builds';
 
 /** Several builds as one display: where each stands on a table, how they meet, pieces and money of all. */
 export function StreetPanel() {
@@ -58,19 +58,12 @@ export function StreetPanel() {
 }
 
 function OneStreet({ street }: { street: Street }) {
-  const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
-  const others = useOtherBuilds();
   const [next, setNext] = useState('');
   const builds = useStreetBuilds(street);
   const now = useMemo(() => streetNow(street, builds), [street, builds]);
   const change = (to: Partial<Street>) => perform(changeStreet(street, to));
-  const nameOf = (id: string) =>
-    builds.find((b) => b.build === id)?.name ?? others.find((o) => o.id === id)?.name ?? 'a build';
-  const all = [
-    { id: workbench.build as string, name: workbench.records.build.get(workbench.build)?.name ?? '' },
-    ...others,
-  ].filter((b) => !street.places.some((p) => p.build === b.id));
+  const nameOf = (id: string) => builds.find((b) => b.build === id)?.name ?? '…';
   const put = (id: string) => {
     const right = now.standing.reduce((n, s) => Math.max(n, s.x + s.width), 0);
     change({ places: [...street.places, { build: id as BuildId, x: right, y: 0, turned: false }] });
@@ -102,18 +95,15 @@ function OneStreet({ street }: { street: Street }) {
           most={10_000}
           onChange={(depth) => change({ depth })}
         />
-        <Field label="A build">
-          <Select value={next} onChange={(e) => setNext(e.target.value)}>
-            <option value="">choose one</option>
-            {all.map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
-              </option>
-            ))}
-          </Select>
-        </Field>
+        <BuildPicker
+          label="A build"
+          value={next}
+          onChoose={setNext}
+          without={street.places.map((p) => p.build)}
+          withOwn
+        />
         <Button
-          disabled={!all.some((b) => b.id === next) || street.places.length >= 60}
+          disabled={!next || street.places.length >= 60}
           onClick={() => {
             put(next);
             setNext('');
@@ -185,7 +175,7 @@ function OneStreet({ street }: { street: Street }) {
       {now.standing.length > 0 && (
         <p className="text-soft mt-2">
           {now.standing
-            .map((s) => `${s.of.name}: ${count(s.of.pieces)}, ${money(s.of.outOfPocket)}`)
+            .map((s) => `${s.of.name}: ${count(s.of.pieces)}, ${priced(s.of.outOfPocket, s.of.unpriced)}`)
             .join('; ')}
           .
         </p>

@@ -4,11 +4,12 @@ import { sheetHtml, sheetSchema } from '@/core/mod-sheet';
 import { modSheetOf } from '@/core/mod-sheet';
 import { PRIVATE_THINGS, SHEET_PARTS, type ModSheet } from '@/core/records';
 import { keepTold, nameStage, changeStage, stagesOf, toldOf } from '@/core/show';
-import { changed } from '@/core/ledger';
+import { added, BLANK_ORDER, changed } from '@/core/ledger';
+import { asId, type OrderId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
 import { did, makeWorkbench, planned, testSource, zoneId } from '@/core/testing/workbench';
 import type { Workbench } from '@/core/workbench';
-import { composeSheet } from './compose';
+import { composeSheet, sheetData } from './compose';
 
 /** A build with something private in every corner; the words are such that nothing else holds them. */
 function secretive(): Workbench {
@@ -32,6 +33,14 @@ function secretive(): Workbench {
   const [m] = b.modifications;
   did(b, { label: '', diff: changed('modification', m!, { note: 'NOTEMOD', why: 'It was grey.' }) });
   did(b, keepLetter(b, { ...newLetter(b, testSource('l')), who: 'NAMELETTER', about: 'NOTEABOUT' }));
+  const order = {
+    ...BLANK_ORDER,
+    id: asId<OrderId>('o'),
+    build: b.build,
+    seller: 'SELLERWREN',
+    placedAt: '2026-11-01',
+  };
+  did(b, { label: '', diff: added('order', order) });
   did(b, nameStage(b, { name: 'As shipped', no: 0 }, testSource('s')));
   did(b, changeStage(stagesOf(b)[0]!, { note: 'NOTESTAGE' }));
   did(b, keepTold(b, { ...toldOf(b, zoneId('Wall')), was: 'Grey.', is: 'Green.' }));
@@ -51,11 +60,12 @@ function secretive(): Workbench {
 const told = (b: Workbench, more: Partial<ModSheet> = {}) => {
   const sheet = composeSheet(b, { sheet: { ...modSheetOf(b), ...more }, planned: true, today: '2026-11-28' });
   expect(sheetSchema.parse(sheet)).toEqual(sheet);
-  return sheetHtml(sheet, { palette: b.palette, pictures: new Map(), data: null });
+  const data = sheetData(b, { sheet: { ...modSheetOf(b), ...more }, planned: true });
+  return sheetHtml(sheet, { palette: b.palette, pictures: new Map(), data });
 };
 const WORDS: Readonly<Record<(typeof PRIVATE_THINGS)[number], readonly string[]>> = {
   prices: ['£', '1,237'],
-  sellers: [],
+  sellers: ['SELLERWREN'],
   names: ['NAMEDONOR', 'NAMELETTER'],
   notes: ['NOTEMOD', 'NOTEABOUT', 'NOTESTAGE'],
 };
@@ -87,6 +97,19 @@ describe('a mod sheet', () => {
     expect(told(b, { parts: [] })).not.toContain('<h2');
     const order = told(b, { parts: ['cautions', 'tally'] });
     expect(order.indexOf('Cautions')).toBeLessThan(order.indexOf('In one line'));
+  });
+
+  it('has the mod inside as a patch only where it tells the changes, and why on the page alone', () => {
+    const b = secretive();
+    const inside = (more: Partial<ModSheet>) =>
+      sheetData(b, { sheet: { ...modSheetOf(b), ...more }, planned: true });
+    expect(inside({ parts: ['tally'] })).toBe(null);
+    expect(told(b, { parts: ['tally'] })).not.toContain('kelp');
+    expect(inside({ title: 'Shown as' })).toMatchObject({
+      name: 'Shown as',
+      steps: [{ title: 'Wall', why: '' }],
+    });
+    expect(JSON.stringify(inside({}))).not.toContain('It was grey.');
   });
 
   it('tells the figures of the tally, and what others lack', () => {

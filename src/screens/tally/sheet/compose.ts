@@ -1,5 +1,5 @@
 import type { SheetBlock, SheetDocument } from '@/core/mod-sheet';
-import { patchOf } from '@/core/patch';
+import { patchOf, type Patch } from '@/core/patch';
 import type { ModSheet, PrivateThing, SheetPart } from '@/core/records';
 import type { Workbench } from '@/core/workbench';
 import { text, type Composing } from './blocks';
@@ -34,6 +34,16 @@ export function composeSheet(workbench: Workbench, { sheet, planned, today }: Sh
     paper: sheet.paper,
     blocks,
   };
+}
+
+/**
+ * What stands in a sheet's file as JSON: the mod as a patch, where the sheet tells the changes at all; null where it does not. Why
+ * something was done is told on the page alone.
+ */
+export function sheetData(workbench: Workbench, { sheet, planned }: Omit<SheetWish, 'today'>): Patch | null {
+  if (!sheet.parts.includes('changes')) return null;
+  const patch = patchOf(workbench, { planned, author: sheet.author });
+  return { ...patch, name: sheet.title || patch.name, steps: patch.steps.map((s) => ({ ...s, why: '' })) };
 }
 
 const PARTS: Readonly<Record<SheetPart, (of: Composing) => SheetBlock[]>> = {

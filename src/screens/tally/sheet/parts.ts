@@ -1,7 +1,7 @@
-import { originName } from '@/core/ledger';
+import { originName, worthOf } from '@/core/ledger';
 import type { SheetBlock } from '@/core/mod-sheet';
 import { leftGroups, leftOverOf, originShares, partsForOthers } from '@/core/show';
-import { count, piecesOfKinds, priced } from '@/ui/numbers';
+import { count, money, piecesOfKinds, priced } from '@/ui/numbers';
 import { drawn, heading, table, text, type Composing } from './blocks';
 
 /** What others lack who own just the set, and where these pieces came from. */
@@ -32,6 +32,26 @@ export function partsToGet({ workbench, planned, tells }: Composing): SheetBlock
         ...(tells('prices') ? [priced(s.worth, s.unpriced)] : []),
       ]),
     ),
+    ...(tells('sellers') ? sellersOf({ workbench, tells }) : []),
+  ];
+}
+
+/** Of whom parts were ordered, with what came of it. */
+function sellersOf({ workbench, tells }: Pick<Composing, 'workbench' | 'tells'>): SheetBlock[] {
+  const orders = [...workbench.records.order.values()].filter((o) => o.build === workbench.build);
+  if (orders.length === 0) return [];
+  const withPrices = tells('prices');
+  const rows = orders.map((o) => {
+    const lots = workbench.entries
+      .filter((e) => e.kind === 'order' && e.order === o.id)
+      .flatMap((e) => e.movements);
+    const { worth, unpriced } = worthOf(lots, (m) => m.worth);
+    const n = lots.reduce((s, m) => s + m.qty, 0);
+    return [o.seller, count(n), ...(withPrices ? [priced(worth, unpriced), money(o.postage + o.fees)] : [])];
+  });
+  return [
+    heading('Of whom they were ordered', 3),
+    table(['Seller', 'pieces', ...(withPrices ? ['parts', 'postage and fees'] : [])], rows),
   ];
 }
 
