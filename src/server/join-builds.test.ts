@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { piecesOn } from '@/core/show';
+import { piecesOn } from '@/core/workbench';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { booksFault } from '@/data/check-books';
 import { importBoxes } from './import-rows';

@@ -1,8 +1,8 @@
 import PDFDocument from 'pdfkit';
 import sharp from 'sharp';
 import type { Colour } from '@/core/colour';
-import { drawnPart, photosOf, type SheetBlock, type SheetDocument } from '@/core/mod-sheet';
-import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
+import { photosOf, type SheetBlock, type SheetDocument } from '@/core/mod-sheet';
+import { drawPart, elementName, paintPart, partOf, splitElementKey, type ElementKey } from '@/core/parts';
 
 const MM = 72 / 25.4;
 const MARGIN = 14 * MM;
@@ -178,11 +178,10 @@ class SheetPage {
   }
 
   private drawn(element: ElementKey, x: number, y: number, side: number, out: boolean): void {
-    const { faces, box, edge, opacity } = drawnPart(
-      element,
-      this.colours.get(splitElementKey(element).colour),
-    );
-    const [bx, by, bw, bh] = box;
+    const { part, colour } = splitElementKey(element);
+    const drawing = drawPart(partOf(part));
+    const { faces, edge, opacity } = paintPart(drawing, this.colours.get(colour));
+    const [bx, by, bw, bh] = drawing.box;
     const scale = side / Math.max(bw, bh, 3.8);
     this.doc.save();
     this.doc

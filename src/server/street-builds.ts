@@ -3,7 +3,7 @@ import { plannedSize } from '@/core/fit';
 import { takeTally } from '@/core/ledger';
 import { elementName, partOf, splitElementKey } from '@/core/parts';
 import { asId, type BuildId } from '@/core/shared/ids';
-import { piecesOn } from '@/core/show';
+import { piecesOn } from '@/core/workbench';
 import type { StreetBuild } from '@/core/together';
 import type { Handle } from '@/data/database';
 import { openWorkbench } from './snapshot';

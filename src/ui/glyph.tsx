@@ -1,8 +1,16 @@
 'use client';
 
 import { memo, useId } from 'react';
-import { shadeHex, type Colour } from '@/core/colour';
-import { drawPart, elementName, partOf, splitElementKey, type Drawing, type ElementKey } from '@/core/parts';
+import type { Colour } from '@/core/colour';
+import {
+  drawPart,
+  elementName,
+  paintPart,
+  partOf,
+  splitElementKey,
+  type Drawing,
+  type ElementKey,
+} from '@/core/parts';
 import { inkOn, usePalette } from './palette-context';
 
 /** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
@@ -20,7 +28,6 @@ interface GlyphProps {
   readonly label?: string;
 }
 
-const UNKNOWN = '#9a9a9a';
 const PIXELS_PER_STUD = 10;
 
 /** A part drawn as a small solid in its true colour. */
@@ -71,17 +78,14 @@ function Solid({
   colour: Colour | undefined;
   stroke: number;
 }) {
-  const hex = colour?.hex ?? UNKNOWN;
-  const clear = colour?.finish === 'clear';
-  const edge = (colour?.lab.l ?? 60) < 38 ? shadeHex(hex, 1.34) : shadeHex(hex, 0.5);
-  const metal = colour?.finish === 'metal' || colour?.finish === 'pearl';
+  const { faces, edge, opacity } = paintPart(drawing, colour);
   return (
-    <g strokeLinejoin="round" stroke={edge} strokeWidth={0.8 * stroke} fillOpacity={clear ? 0.55 : 1}>
-      {drawing.faces.map((f, i) => (
+    <g strokeLinejoin="round" stroke={edge} strokeWidth={0.8 * stroke} fillOpacity={opacity}>
+      {faces.map((f, i) => (
         <path
           key={i}
           d={f.d}
-          fill={shadeHex(hex, metal && f.light > 1 ? 1.28 : f.light)}
+          fill={f.fill}
           strokeWidth={f.stud && drawing.studs > 20 ? (16 * stroke) / drawing.studs : undefined}
         />
       ))}

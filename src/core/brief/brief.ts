@@ -63,9 +63,15 @@ export function rulesNow(workbench: Workbench, tally?: Tally): RuleNow[] {
 /**
  * Rules that what is tried would break, told before Enter: those that an entry alone breaks each time, by its entries; the
  * others, by the tally or by the books with it, where they hold, or are not known to be broken, as things are planned.
+ *
+ * @param now  the rules that are on, where they have been asked already
  */
-export function wouldBreak(workbench: Workbench, tally: Tally, entries: readonly Entry[] = []): Rule[] {
-  const now = rulesNow(workbench);
+export function wouldBreak(
+  workbench: Workbench,
+  tally: Tally,
+  entries: readonly Entry[] = [],
+  now: readonly RuleNow[] = rulesNow(workbench),
+): Rule[] {
   if (now.length === 0) return [];
   const onBooks = now.filter(({ rule, state }) => rule.ofBooks && !rule.brokenBy && state.holds !== false);
   const breaksBooks = new Set(

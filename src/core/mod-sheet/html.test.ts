@@ -5,7 +5,6 @@ import { PALETTE } from '../colour';
 import { el } from '../testing/world';
 import { did, doneAndBack, makeWorkbench } from '../testing/workbench';
 import { photosOf, sheetSchema, type SheetDocument } from './document';
-import { drawnPart } from './drawn-part';
 import { escaped, sheetHtml, styleFor } from './html';
 import { keepModSheet, modSheetOf } from './mod-sheet-of';
 
@@ -83,9 +82,6 @@ describe('a sheet as a file', () => {
     expect(text.match(/<symbol/g)).toHaveLength(2);
     expect(text.match(/<use/g)).toHaveLength(3);
     expect(text).toContain('<b>3</b> <bdi>brick 2x4 ash</bdi> off');
-    const colour = PALETTE.find((c) => c.id === 'ash');
-    expect(drawnPart(ash, colour).faces[0]!.fill).not.toBe(drawnPart(ash, undefined).faces[0]!.fill);
-    expect(drawnPart(ash, undefined).faces.length).toBe(drawnPart(ash, colour).faces.length);
   });
 
   it('keeps every letter that is safe', () => {

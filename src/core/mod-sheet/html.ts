@@ -1,7 +1,6 @@
 import type { Colour } from '../colour';
-import { elementName, type ElementKey } from '../parts';
+import { drawPart, elementName, paintPart, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { SheetBlock, SheetDocument } from './document';
-import { drawnPart } from './drawn-part';
 
 export interface HtmlParts {
   readonly palette: readonly Colour[];
@@ -122,8 +121,10 @@ class Drawings {
   private draw(element: ElementKey): string {
     const id = `p${this.ids.size}`;
     this.ids.set(element, id);
-    const { faces, box, edge, opacity } = drawnPart(element, this.colours.get(element.split('|')[1]!));
-    const [x, y, w, h] = box;
+    const { part, colour } = splitElementKey(element);
+    const drawing = drawPart(partOf(part));
+    const { faces, edge, opacity } = paintPart(drawing, this.colours.get(colour));
+    const [x, y, w, h] = drawing.box;
     const side = Math.max(w, h, 3.8) * 1.06;
     const view = [x + w / 2 - side / 2, y + h / 2 - side / 2, side, side].map((n) => n.toFixed(2)).join(' ');
     const paths = faces.map((f) => `<path d="${f.d}" fill="${f.fill}"/>`).join('');

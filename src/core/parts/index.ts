@@ -9,3 +9,5 @@ export { drawPart } from './solids/draw';
 export type { Drawing, DrawnFace } from './solids/draw';
 export { substitutesFor } from './substitutes';
 export type { Substitute, Weakness } from './substitutes';
+export { paintPart } from './paint';
+export type { PaintedFace, PaintedPart } from './paint';

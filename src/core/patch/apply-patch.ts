@@ -20,6 +20,7 @@ import { cutText } from '../shared/text';
 import { addZone, costOfWork, planWork, type Plan, type PlannedWork, type WorkCost } from '../workbench';
 import type { Workbench } from '../workbench';
 import { fitPatch, type Fitted, type FittedLine, type PatchChoices, type Taken } from './dry-run';
+import { firstPieces, piecesIn } from './lots';
 import type { Patch, PatchLot } from './patch';
 import { pathKey, zonePaths } from './patch-of';
 
@@ -123,14 +124,22 @@ function intentsOf(fitted: FittedLine, idOf: (at: ZoneId | number) => ZoneId): I
       offZone: from,
       off: lots,
     }));
-  const sum = (lots: readonly PatchLot[]) => lots.reduce((n, p) => n + p.qty, 0);
-  const isEven = sum(off) === sum(on);
+  const isEven = piecesIn(off) === piecesIn(on);
   let left: PatchLot[] = [...on];
   return froms.map(([from, lots], i): Intent => {
-    const share = isEven ? taken(left, sum(lots)) : i === 0 ? left : [];
-    left = isEven ? without(left, share) : [];
+    // One for one where the line is; else all that goes on goes on for what comes from the first zone.
+    const first = firstPieces(left, isEven ? piecesIn(lots) : i === 0 ? Infinity : 0);
+    left = first.left;
+    const share = first.taken;
     const kind = share.length > 0 ? 'swap' : 'remove';
-    return { ...base, kind, zone: share.length > 0 ? zone : from, offZone: from, off: lots, on: share };
+    return {
+      ...base,
+      kind,
+      zone: share.length > 0 ? zone : from,
+      offZone: from,
+      off: lots,
+      on: share,
+    };
   });
 }
 
@@ -138,23 +147,6 @@ function byZone(off: readonly Taken[]): [ZoneId, PatchLot[]][] {
   const zones = new Map<ZoneId, PatchLot[]>();
   for (const { zone, element, qty } of off) zones.set(zone, [...(zones.get(zone) ?? []), { element, qty }]);
   return [...zones];
-}
-
-/** The first so many pieces of some lots. */
-function taken(lots: readonly PatchLot[], most: number): PatchLot[] {
-  let left = most;
-  return lots.flatMap((p) => {
-    const qty = Math.min(left, p.qty);
-    left -= qty;
-    return qty > 0 ? [{ ...p, qty }] : [];
-  });
-}
-
-function without(lots: readonly PatchLot[], gone: readonly PatchLot[]): PatchLot[] {
-  return lots.flatMap((p, i) => {
-    const qty = p.qty - (gone[i]?.qty ?? 0);
-    return qty > 0 ? [{ ...p, qty }] : [];
-  });
 }
 
 /** What entries buy, and how much of the like has been binned, sold, lent or lost. */

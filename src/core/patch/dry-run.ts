@@ -3,6 +3,7 @@ import { modelAccount } from '../places';
 import type { ColourId, ZoneId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 import { alreadyDone, type AskedLine, type Place } from './already-done';
+import { firstPieces, piecesIn } from './lots';
 import { coloursOf, joinsOf, type Patch, type PatchLine, type PatchLot } from './patch';
 import { loggedNet, pathKey, sameShape, zonePaths } from './patch-of';
 
@@ -269,12 +270,5 @@ function conflictOf(lot: PatchLot, there: number, instead: readonly Taken[]): Pa
 
 /** What goes on for what could be taken off: one for one where the line is, else all of it. */
 function asFar(line: PatchLine, off: readonly Taken[], on: readonly PatchLot[]): PatchLot[] {
-  const sum = (lots: readonly PatchLot[]) => lots.reduce((n, p) => n + p.qty, 0);
-  if (sum(line.off) !== sum(joinsOf(line))) return [...on];
-  let left = sum(off);
-  return on.flatMap((p) => {
-    const qty = Math.min(left, p.qty);
-    left -= qty;
-    return qty > 0 ? [{ ...p, qty }] : [];
-  });
+  return piecesIn(line.off) === piecesIn(joinsOf(line)) ? firstPieces(on, piecesIn(off)).taken : [...on];
 }

@@ -1,10 +1,11 @@
 import type { Entry, Modification, Movement } from '../records';
-import { ENTRY_KINDS, placeOf, shippedAccount, zoneOf } from '../places';
+import { ENTRY_KINDS, placeOf, zoneOf } from '../places';
 import { splitElementKey, type ElementKey } from '../parts';
 import { LIMITS } from '../shared/bounds';
 import { cutText } from '../shared/text';
 import type { ModificationId, ZoneId } from '../shared/ids';
-import { byPlace, type Workbench } from '../workbench';
+import { byPlace, shippedLots, type Workbench } from '../workbench';
+import { firstPieces, piecesIn } from './lots';
 import { mergeLines } from './merge-lines';
 import { coloursOf, PATCH_SCHEMA, type Patch, type PatchLine, type PatchLot } from './patch';
 
@@ -150,18 +151,12 @@ function evenly(
   zone: number,
   hidden: boolean,
 ): PatchLine[] {
-  const left = lotsOf(on);
-  return [...leaves].map(([from, off]) => {
-    let qty = [...off.values()].reduce((a, b) => a + b, 0);
-    const taken: PatchLot[] = [];
-    while (qty > 0 && left[0]) {
-      const n = Math.min(qty, left[0].qty);
-      taken.push({ element: left[0].element, qty: n });
-      qty -= n;
-      if (left[0].qty === n) left.shift();
-      else left[0] = { ...left[0], qty: left[0].qty - n };
-    }
-    return { zone, from, off: lotsOf(off), on: taken, moves: false, hidden };
+  let left = lotsOf(on);
+  return [...leaves].map(([from, lots]) => {
+    const off = lotsOf(lots);
+    const first = firstPieces(left, piecesIn(off));
+    left = first.left;
+    return { zone, from, off, on: first.taken, moves: false, hidden };
   });
 }
 
@@ -196,15 +191,13 @@ function sums(movements: readonly Movement[], zoneIn: (m: Movement) => number | 
 
 /** The model as it came out of its boxes. */
 function beforeOf(workbench: Workbench, zones: Zones): Patch['before'] {
-  const own = new Set(
-    [...workbench.records.copy.values()]
-      .filter((c) => c.build === workbench.build)
-      .map((c) => shippedAccount(c.id)),
-  );
-  const shipped = workbench.entries
-    .filter((e) => e.kind === 'unpack')
-    .flatMap((e) => e.movements.filter((m) => own.has(m.from)));
-  const found = sums(shipped, (m) => (placeOf(m.to) === 'model' ? zones.at(zoneOf(m.to)) : null));
+  const found = new Map<number, Map<ElementKey, number>>();
+  for (const { zone, element, qty } of shippedLots(workbench)) {
+    if (zone === null) continue;
+    const at = zones.at(zone);
+    const lots = found.get(at) ?? new Map<ElementKey, number>();
+    found.set(at, lots.set(element, (lots.get(element) ?? 0) + qty));
+  }
   return [...found].flatMap(([zone, lots]) => lotsOf(lots).map((l) => ({ zone, ...l })));
 }
 

@@ -1,11 +1,11 @@
 import { joinDiffs, removed, written, type Command } from '../ledger';
 import { LIMITS } from '../shared/bounds';
 import { cutText } from '../shared/text';
-import { modelAccount, placeOf } from '../places';
+import { placeOf } from '../places';
 import type { Entry } from '../records';
 import type { ElementKey } from '../parts';
 import type { EntryId } from '../shared/ids';
-import type { Workbench } from '../workbench';
+import { piecesOn, type Workbench } from '../workbench';
 import type { PoolWant } from './pool';
 
 /**
@@ -52,7 +52,7 @@ export interface TwoLists {
  * @example twoLists(workbench).instead // [{ used: 'brick 1x2|rust', ideal: 'brick 1x2|brick', qty: 4, … }]
  */
 export function twoLists(workbench: Workbench): TwoLists {
-  const used = onModel(workbench);
+  const used = piecesOn(workbench, workbench.planned);
   const ideal = new Map(used);
   const instead: StandsFor[] = [];
   for (const s of allThatStand(workbench)) {
@@ -67,15 +67,6 @@ export function twoLists(workbench: Workbench): TwoLists {
 
 const listOf = (sums: ReadonlyMap<ElementKey, number>): PoolWant[] =>
   [...sums].flatMap(([element, qty]) => (qty > 0 ? [{ element, qty }] : []));
-
-/** What is on the model as planned, in all its zones. */
-function onModel(workbench: Workbench): Map<ElementKey, number> {
-  const sums = new Map<ElementKey, number>();
-  for (const z of workbench.zones)
-    for (const [element, n] of workbench.planned.balances.elements(modelAccount(z.id)))
-      if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
-  return sums;
-}
 
 /** Entries that put on what stands for something, joined by what for what; the last logged first, as that is what is there. */
 function allThatStand(workbench: Workbench): StandsFor[] {

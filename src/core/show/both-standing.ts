@@ -1,10 +1,9 @@
 import { Prices } from '../mismatch';
-import { placeOf, shippedAccount, zoneOf, type AccountKey } from '../places';
 import type { ElementKey } from '../parts';
 import type { ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import { withAtHand } from '../stock';
-import type { Workbench } from '../workbench';
+import { shippedLots, type Workbench } from '../workbench';
 
 /** A kind that the original needs once more beside the mod, and where as many would come from. Pieces. */
 export interface Double {
@@ -70,20 +69,11 @@ export function bothStanding(workbench: Workbench): BothStanding {
 
 /** The set as its boxes had it on the model, by kind and zone. */
 function originalOf(workbench: Workbench): Map<ElementKey, Map<ZoneId, number>> {
-  const own = new Set<AccountKey>(
-    [...workbench.records.copy.values()]
-      .filter((c) => c.build === workbench.build)
-      .map((c) => shippedAccount(c.id)),
-  );
   const found = new Map<ElementKey, Map<ZoneId, number>>();
-  for (const e of workbench.entries) {
-    if (e.kind !== 'unpack') continue;
-    for (const m of e.movements) {
-      const zone = zoneOf(m.to);
-      if (!own.has(m.from) || placeOf(m.to) !== 'model' || !zone) continue;
-      const zones = found.get(m.element) ?? new Map<ZoneId, number>();
-      found.set(m.element, zones.set(zone, (zones.get(zone) ?? 0) + m.qty));
-    }
+  for (const { zone, element, qty } of shippedLots(workbench)) {
+    if (zone === null) continue;
+    const zones = found.get(element) ?? new Map<ZoneId, number>();
+    found.set(element, zones.set(zone, (zones.get(zone) ?? 0) + qty));
   }
   return found;
 }

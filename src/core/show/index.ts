@@ -6,7 +6,6 @@ export {
   deleteStage,
   keepStage,
   nameStage,
-  piecesOn,
   sizeAt,
   stageAt,
   stagesOf,

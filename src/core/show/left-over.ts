@@ -1,11 +1,11 @@
 import { familyOf } from '../need';
-import { placeOf, shippedAccount, sparesAccount } from '../places';
+import { sparesAccount } from '../places';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Books } from '../ledger';
 import type { RareLot } from '../stock';
 import type { BuildId } from '../shared/ids';
 import type { Minor } from '../shared/money';
-import type { Workbench } from '../workbench';
+import { shippedLots, type Workbench } from '../workbench';
 
 /** A kind that is left over of a build. */
 export interface LeftLot {
@@ -65,15 +65,9 @@ export function leftOverOf(workbench: Workbench, books: Books, rare: readonly Ra
 /** The set that alone has an element among the build's boxes. */
 function boxesByElement(workbench: Workbench): ReadonlyMap<ElementKey, string> {
   const found = new Map<ElementKey, string>();
-  for (const e of workbench.entries) {
-    if (e.kind !== 'unpack') continue;
-    for (const m of e.movements) {
-      if (placeOf(m.from) !== 'shipped') continue;
-      const copy = [...workbench.records.copy.values()].find((c) => shippedAccount(c.id) === m.from);
-      const name = copy?.setName ?? '';
-      const old = found.get(m.element);
-      found.set(m.element, old === undefined || old === name ? name : '');
-    }
+  for (const { copy, element } of shippedLots(workbench)) {
+    const old = found.get(element);
+    found.set(element, old === undefined || old === copy.setName ? copy.setName : '');
   }
   return found;
 }

@@ -1,11 +1,10 @@
 import { twoLists } from '../pool';
-import { placeOf, shippedAccount, type AccountKey } from '../places';
+import { placeOf } from '../places';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Books } from '../ledger';
 import type { ModificationId } from '../shared/ids';
 import type { Minor } from '../shared/money';
-import type { Workbench } from '../workbench';
-import { piecesOn } from './stages';
+import { piecesOn, shippedLots, type Workbench } from '../workbench';
 
 /** For whom a list of parts is: who buys all of it, or owns the set and lacks the rest. */
 export const LIST_FOR = ['all bought', 'set owned'] as const;
@@ -76,15 +75,8 @@ function putOn(workbench: Workbench, books: Books, modification: ModificationId,
 
 /** What the build's base boxes hold, spares in the box included: what an owner of the set has. */
 function setOf(workbench: Workbench): Map<ElementKey, number> {
-  const own = new Set<AccountKey>(
-    [...workbench.records.copy.values()]
-      .filter((c) => c.build === workbench.build && c.role === 'base')
-      .map((c) => shippedAccount(c.id)),
-  );
   const sums = new Map<ElementKey, number>();
-  for (const e of workbench.entries)
-    if (e.kind === 'unpack')
-      for (const m of e.movements)
-        if (own.has(m.from)) sums.set(m.element, (sums.get(m.element) ?? 0) + m.qty);
+  for (const { copy, element, qty } of shippedLots(workbench))
+    if (copy.role === 'base') sums.set(element, (sums.get(element) ?? 0) + qty);
   return sums;
 }

@@ -9,12 +9,11 @@ import {
   type Source,
   type Tally,
 } from '../ledger';
-import { modelAccount } from '../places';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Size } from '../ledger';
 import type { Entry, Stage } from '../records';
 import { asId, type ColourId, type StageId, type ZoneId } from '../shared/ids';
-import type { Workbench } from '../workbench';
+import { piecesOn, type Workbench } from '../workbench';
 import { standingOf, type Standing } from './standing';
 
 /** The stages of a build in their order. */
@@ -109,15 +108,6 @@ function lastDay(entries: Iterable<Entry>): string {
   let last = '';
   for (const e of entries) if (e.state === 'done' && e.loggedAt > last) last = e.loggedAt;
   return last.slice(0, 10);
-}
-
-/** Pieces of the model by element, over all zones. */
-export function piecesOn(workbench: Workbench, books: Books): Map<ElementKey, number> {
-  const sums = new Map<ElementKey, number>();
-  for (const { id } of workbench.zones)
-    for (const [element, n] of books.balances.elements(modelAccount(id)))
-      if (n > 0) sums.set(element, (sums.get(element) ?? 0) + n);
-  return sums;
 }
 
 function coloursOn(workbench: Workbench, books: Books): StageNow['colours'] {

@@ -15,4 +15,4 @@ export {
 } from './patterns';
 export type { PatternZone } from './patterns';
 export { changeStreet, deleteStreet, newStreet, streetNow } from './street';
-export type { Standing, StreetBuild, StreetNow } from './street';
+export type { StreetBuild, StreetNow } from './street';

@@ -35,7 +35,7 @@ export interface StreetBuild {
 }
 
 /** A build where it stands on the table, studs from the left front corner. */
-export interface Standing {
+export interface Placed {
   readonly of: StreetBuild;
   readonly x: number;
   readonly y: number;
@@ -46,7 +46,7 @@ export interface Standing {
 }
 
 export interface StreetNow {
-  readonly standing: readonly Standing[];
+  readonly standing: readonly Placed[];
   /** Pairs that stand in one another, with the studs by which they do. */
   readonly overlaps: readonly { readonly a: string; readonly b: string; readonly studs: number }[];
   /** Builds that stand over the table's edge. */
@@ -78,7 +78,7 @@ const MAIN = 0.15;
  * @example streetNow(street, builds).heights // [{ a: 'House', b: 'Mill', bricks: 6 }]
  */
 export function streetNow(street: Street, builds: readonly StreetBuild[]): StreetNow {
-  const standing = street.places.flatMap(({ build, x, y, turned }): Standing[] => {
+  const standing = street.places.flatMap(({ build, x, y, turned }): Placed[] => {
     const of = builds.find((b) => b.build === build);
     if (!of) return [];
     const [w, d] = of.size ? [of.size.length, of.size.width] : [0, 0];
@@ -99,7 +99,7 @@ export function streetNow(street: Street, builds: readonly StreetBuild[]): Stree
         : [],
     ),
     alike: neighbours.flatMap(([a, b]) => {
-      const main = (s: Standing) => s.of.colours.filter((c) => c.share >= MAIN).map((c) => c.colour);
+      const main = (s: Placed) => s.of.colours.filter((c) => c.share >= MAIN).map((c) => c.colour);
       const colours = main(a).filter((c) => main(b).includes(c));
       return colours.length > 0 ? [{ a: a.of.name, b: b.of.name, colours }] : [];
     }),
@@ -113,7 +113,7 @@ export function streetNow(street: Street, builds: readonly StreetBuild[]): Stree
 
 const tenth = (n: number): number => Math.round(n * 10) / 10;
 
-function overlapsOf(standing: readonly Standing[]): StreetNow['overlaps'] {
+function overlapsOf(standing: readonly Placed[]): StreetNow['overlaps'] {
   return standing.flatMap((a, i) =>
     standing.slice(i + 1).flatMap((b) => {
       const wide = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
@@ -123,7 +123,7 @@ function overlapsOf(standing: readonly Standing[]): StreetNow['overlaps'] {
   );
 }
 
-function doublesOf(standing: readonly Standing[]): StreetNow['doubles'] {
+function doublesOf(standing: readonly Placed[]): StreetNow['doubles'] {
   const found = new Map<string, string[]>();
   for (const s of standing)
     for (const what of s.of.marked) found.set(what, [...(found.get(what) ?? []), s.of.name]);

@@ -6,6 +6,8 @@ export type { Effect, LineReading, ReadClause } from './read-line';
 export type { Command, Source } from '../ledger';
 export { beginWithLine, draftModification } from './begin-with-line';
 export { byPlace } from './list-places';
+export { piecesOn, shippedLots } from './model-pieces';
+export type { ShippedLot } from './model-pieces';
 export { deleteEntries, editEntry, logLine, moveEntries } from './entry-commands';
 export { markDone, markPlanned } from './placing-commands';
 export { kindsToBuy, placeOrder, toBuy } from './order-commands';

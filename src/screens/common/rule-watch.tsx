@@ -26,7 +26,7 @@ export function RuleWatch({ trying, entries, short }: RuleWatchProps) {
   }, [workbench, version]);
   const touched = entries && trying ? touchedBy(workbench, entries) : [];
   if (rules.length === 0 && touched.length === 0) return null;
-  const broken = trying ? wouldBreak(workbench, trying, entries) : [];
+  const broken = trying ? wouldBreak(workbench, trying, entries, rules) : [];
   return (
     <span aria-live="polite" className="text-soft text-[12px]">
       {rules.length > 0 && (

@@ -2,7 +2,8 @@
 
 import { differenceWords } from '../words/colour';
 import { useEffect, useMemo, useState } from 'react';
-import { accountOwner, placeOf, type Entry } from '@/core/ledger';
+import type { Copy } from '@/core/ledger';
+import { piecesOn, shippedLots, type Workbench } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } from '@/core/pool';
 import { Check, Field, Input } from '@/ui/field';
@@ -21,7 +22,7 @@ export function PoolTab() {
   const [extra, setExtra] = useState<ReadonlyMap<string, number>>(new Map());
   const own = useMemo(() => {
     void version;
-    return boxesOf([...workbench.records.entry.values()], (id) => workbench.records.copy.get(id));
+    return boxesOf(workbench);
   }, [workbench, version]);
   const prices = useBoxPrices(own);
   const boxes = own.map((b) => ({
@@ -31,12 +32,7 @@ export function PoolTab() {
   }));
   const wants = useMemo(() => {
     void version;
-    return workbench.zones.flatMap((z) =>
-      workbench.planned.balances
-        .elements(`model:${z.id}` as never)
-        .filter(([, n]) => n > 0)
-        .map(([element, qty]) => ({ element, qty })),
-    );
+    return [...piecesOn(workbench, workbench.planned)].map(([element, qty]) => ({ element, qty }));
   }, [workbench, version]);
   const report = fitPool(boxes, wants, workbench.palette);
   const outside = wants.reduce((s, w) => s + w.qty, 0) - report.used;
@@ -171,28 +167,15 @@ function nearWords(s: ReturnType<typeof fitPool>['short'][number]): string {
   return parts.length > 0 ? parts.join('; or ') : 'no box of this build has anything like it: an exception';
 }
 
-interface CopyLike {
-  readonly setCode: string;
-  readonly setName: string;
-}
-
 /** The boxes of a build as kinds with copies, from what was unpacked. */
-function boxesOf(entries: readonly Entry[], copyOf: (id: string) => CopyLike | undefined): PoolBox[] {
-  const byCopy = new Map<string, Map<ElementKey, number>>();
-  for (const e of entries) {
-    if (e.kind !== 'unpack') continue;
-    for (const m of e.movements) {
-      if (placeOf(m.from) !== 'shipped') continue;
-      const id = accountOwner<string>(m.from);
-      const lots = byCopy.get(id) ?? new Map<ElementKey, number>();
-      lots.set(m.element, (lots.get(m.element) ?? 0) + m.qty);
-      byCopy.set(id, lots);
-    }
+function boxesOf(workbench: Workbench): PoolBox[] {
+  const byCopy = new Map<Copy, Map<ElementKey, number>>();
+  for (const { copy, element, qty } of shippedLots(workbench)) {
+    const lots = byCopy.get(copy) ?? new Map<ElementKey, number>();
+    byCopy.set(copy, lots.set(element, (lots.get(element) ?? 0) + qty));
   }
   const boxes = new Map<string, PoolBox>();
-  for (const [id, lots] of byCopy) {
-    const copy = copyOf(id);
-    if (!copy) continue;
+  for (const [copy, lots] of byCopy) {
     const code = copy.setCode || copy.setName;
     const old = boxes.get(code);
     boxes.set(code, {
