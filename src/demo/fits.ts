@@ -24,7 +24,7 @@ import { PALETTE } from '../core/colour';
 import { measureSize } from '../core/inspection';
 import { asId, type BuildId, type ColourId } from '../core/shared/ids';
 import type { Handle } from '../data/database';
-import { read, Stater } from './stater';
+import { must, Stater } from './stater';
 
 const colour = (name: string): ColourId => asId<ColourId>(name);
 
@@ -48,7 +48,7 @@ export function fitHouse(
   if (!build) throw new Error('a wall needs a build');
   const s = new Stater(handle, build, newId, clock);
   const job = newWallJob(s.workbench(), s.zone('Quay'), s.source());
-  const walls = read(readWalls('quay 18, slip 11', job.walls));
+  const walls = must(readWalls('quay 18, slip 11', job.walls));
   const [quay, slip] = walls;
   s.act(
     keepWallJob(s.workbench(), {
@@ -56,7 +56,7 @@ export function fitHouse(
       name: 'Boathouse walls',
       walls: walls.map((w) => (w.id === slip!.id ? { ...w, right: 'toothed in' } : w)),
       meet: 'row',
-      courses: read(readCourses('slate, 2 ash, 2 kelp, ash', PALETTE)),
+      courses: must(readCourses('slate, 2 ash, 2 kelp, ash', PALETTE)),
       openings: [
         { wall: quay!.id, name: 'boat door', width: 6, bottom: 0, courses: 4, from: 5, count: 1 },
         { wall: quay!.id, name: 'window 1x2x2', width: 2, bottom: 1, courses: 2, from: null, count: 1 },
@@ -220,9 +220,9 @@ export function fitGarden(
     keepWallJob(s.workbench(), {
       ...wall,
       name: 'Garden wall',
-      walls: read(readWalls('back 26, side 14', wall.walls)),
+      walls: must(readWalls('back 26, side 14', wall.walls)),
       meet: 'row',
-      courses: read(readCourses('slate, 3 ash, ash plate, slate tile', PALETTE)),
+      courses: must(readCourses('slate, 3 ash, ash plate, slate tile', PALETTE)),
       openings: [],
       plates: true,
     }),

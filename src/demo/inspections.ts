@@ -1,8 +1,6 @@
 import { briefOf, keepBrief, makeException, RULES } from '../core/brief';
 import fs from 'node:fs';
 import path from 'node:path';
-import { Workbench } from '../core/workbench';
-import type { Command, Source } from '@/core/ledger';
 import type { LabD65 } from '../core/colour';
 import {
   added,
@@ -16,42 +14,18 @@ import {
   type InspectionCard,
 } from '../core/ledger';
 import { elementKey, readPartName, type ElementKey } from '../core/parts';
-import { asId, type ActionId, type BuildId, type ColourId, type FindingId } from '../core/shared/ids';
+import { asId, type BuildId, type ColourId, type FindingId } from '../core/shared/ids';
 import { allThere, baseCopies, boxLots, countLot, type Count } from '@/core/inspection';
 import { keepReading } from '@/core/fading';
 import { learnColourRule, setScheme } from '@/core/mismatch';
 import type { Handle } from '../data/database';
 import { writeTruth } from '../data/hidden-truths';
 import { storePhoto } from '../data/photos';
-import { perform } from '../server/perform';
-import { takeSnapshot } from '../server/snapshot';
+import { Stater } from './stater';
 import { agedChalk, HULL_AGES, STOCK_AGES } from './ferry-ages';
 
 /** Does one thing after another to a build, each through the same door as a person's own work. */
-class Inspector {
-  constructor(
-    private readonly handle: Handle,
-    readonly build: BuildId,
-    private readonly newId: () => string,
-    private readonly clock: () => Date,
-  ) {}
-
-  workbench(): Workbench {
-    const snapshot = takeSnapshot(this.handle, this.build);
-    if (!snapshot) throw new Error(`no build ${this.build}`);
-    return new Workbench(snapshot);
-  }
-
-  source(): Source {
-    return { newId: this.newId, now: this.clock().toISOString() };
-  }
-
-  act({ label, diff }: Command): void {
-    const action = { id: asId<ActionId>(this.newId()), scope: this.build, label: label.slice(0, 500), diff };
-    const done = perform(this.handle, action, this.clock());
-    if (!done.ok) throw new Error(`the demo could not be seeded: ${label}: ${JSON.stringify(done.reason)}`);
-  }
-
+class Inspector extends Stater {
   count(zone: string, counts: Readonly<Record<string, Partial<Count>>>): void {
     const first = this.workbench();
     const copy = baseCopies(first)[0];

@@ -10,7 +10,7 @@ import { openWorkbench } from '../server/snapshot';
 export class Stater {
   constructor(
     private readonly handle: Handle,
-    private readonly build: BuildId,
+    readonly build: BuildId,
     private readonly newId: () => string,
     private readonly clock: () => Date,
   ) {}
@@ -32,13 +32,13 @@ export class Stater {
   }
 
   act({ label, diff }: Command): void {
-    const action = { id: asId<ActionId>(this.newId()), scope: this.build, label, diff };
-    read(perform(this.handle, action, this.clock()));
+    const action = { id: asId<ActionId>(this.newId()), scope: this.build, label: label.slice(0, 500), diff };
+    must(perform(this.handle, action, this.clock()));
   }
 }
 
-/** What a person's input was read to; the demo's own is always right. */
-export function read<T>(result: Result<T, unknown>): T {
+/** What came of something that went well: the demo's own always does. */
+export function must<T>(result: Result<T, unknown>): T {
   if (!result.ok) throw new Error(`the demo could not be seeded: ${JSON.stringify(result.reason)}`);
   return result.value;
 }

@@ -3,32 +3,20 @@ import { briefOf, keepBrief } from '../brief';
 import { BLANK_ENTRY, added, goneAccount, modelAccount, sparesAccount } from '../ledger';
 import { grade } from '../places';
 import { asId, type ColourId, type EntryId } from '../shared/ids';
-import { el } from '../testing/world';
+import { ash, greened, kelp, rust, unroofed, wallAndRoof } from '../testing/wall-and-roof';
 import { did, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
 import { addZone, type Workbench } from '../workbench';
 import { dryRun, patchOf, reversePatch, type Patch, type PatchChoices } from './index';
 
-const brick = (colour: string) => el('brick 2x4', colour);
-const [ash, kelp, rust, bark] = [brick('ash'), brick('kelp'), brick('rust'), brick('bark')];
-const bench = (lots: readonly string[] = ['20 brick 2x4 ash', '4 tile 2x2 bark']) =>
-  makeWorkbench({
-    zones: { Wall: lots, Roof: ['6 brick 2x4 bark'] },
+const bench = (Wall: readonly string[] = ['20 brick 2x4 ash', '4 tile 2x2 bark']) =>
+  wallAndRoof({
+    Wall,
+    Roof: ['6 brick 2x4 bark'],
     stock: ['3 brick 2x4 kelp'],
     prices: ['brick 2x4 kelp 12'],
   });
 /** Eight grey bricks of the wall go green, two roof bricks go. */
-const green = () => {
-  const b = planned(bench(), testSource('a'), {
-    kind: 'recolour',
-    off: [{ element: ash, qty: 8 }],
-    on: [{ element: kelp, qty: 8 }],
-  });
-  return planned(b, testSource('b'), {
-    kind: 'remove',
-    zone: zoneId('Roof'),
-    off: [{ element: bark, qty: 2 }],
-  });
-};
+const green = () => unroofed(greened(bench(), 8), 2);
 const patch = (): Patch => patchOf(green(), { planned: true });
 const run = (b: Workbench, p: Patch = patch(), choices: PatchChoices = {}) =>
   dryRun(b, p, choices, testSource('r'));

@@ -4,33 +4,22 @@ import { makeModFile } from '../formats';
 import { BLANK_ENTRY, added, goneAccount, modelAccount, OUTSIDE, sparesAccount } from '../ledger';
 import { grade } from '../places';
 import { asId, type EntryId } from '../shared/ids';
+import { ash, bark, greened, kelp, unroofed, wallAndRoof } from '../testing/wall-and-roof';
 import { el } from '../testing/world';
-import { did, makeWorkbench, planned, TEST_BUILD, testSource, zoneId } from '../testing/workbench';
+import { did, TEST_BUILD, zoneId } from '../testing/workbench';
 import { netOf, patchOf, readPatch, sizeOfPatch, type Patch } from './index';
 import { mergeLines } from './merge-lines';
 import type { PatchLine } from './patch';
 
-const brick = (colour: string) => el('brick 2x4', colour);
-const [ash, kelp, bark] = [brick('ash'), brick('kelp'), brick('bark')];
-const bench = (lots: readonly string[] = ['20 brick 2x4 ash', '4 tile 2x2 bark']) =>
-  makeWorkbench({
-    zones: { Wall: lots, Roof: ['6 brick 2x4 bark'] },
+const bench = (Wall: readonly string[] = ['20 brick 2x4 ash', '4 tile 2x2 bark']) =>
+  wallAndRoof({
+    Wall,
+    Roof: ['6 brick 2x4 bark'],
     stock: ['3 brick 2x4 kelp'],
     prices: ['brick 2x4 kelp 12'],
   });
 /** Eight grey bricks of the wall go green, two roof bricks go. */
-const green = () => {
-  const b = planned(bench(), testSource('a'), {
-    kind: 'recolour',
-    off: [{ element: ash, qty: 8 }],
-    on: [{ element: kelp, qty: 8 }],
-  });
-  return planned(b, testSource('b'), {
-    kind: 'remove',
-    zone: zoneId('Roof'),
-    off: [{ element: bark, qty: 2 }],
-  });
-};
+const green = () => unroofed(greened(bench(), 8), 2);
 const patch = (): Patch => patchOf(green(), { planned: true });
 
 describe('a patch', () => {

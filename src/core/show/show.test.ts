@@ -4,10 +4,9 @@ import { grade, modelAccount, sparesAccount } from '../places';
 import { markParts } from '../brief';
 import { sayIdeal } from '../pool';
 import { asId, type EntryId } from '../shared/ids';
-import { el } from '../testing/world';
+import { allDone, ash, greened, kelp, rust, wallAndRoof } from '../testing/wall-and-roof';
 import { modAtRandom, randomSet } from '../testing/mods';
-import { did, doneAndBack, makeWorkbench, planned, testSource, withBox, zoneId } from '../testing/workbench';
-import { markDone, type Workbench } from '../workbench';
+import { did, doneAndBack, planned, testSource, withBox, zoneId } from '../testing/workbench';
 import {
   bothStanding,
   keepTold,
@@ -23,27 +22,8 @@ import {
   tourOf,
 } from './index';
 
-const [ash, kelp, rust] = ['ash', 'kelp', 'rust'].map((c) => el('brick 2x4', c)) as [never, never, never];
-const bench = () =>
-  makeWorkbench({
-    zones: { Wall: ['20 brick 2x4 ash'], Roof: ['6 brick 2x4 rust'] },
-    stock: ['3 brick 2x4 kelp', '5 brick 2x4 ash'],
-    prices: ['brick 2x4 kelp 12', 'brick 2x4 ash 10', 'brick 2x4 rust 8'],
-  });
-/** Everything that is planned is done. */
-const done = (b: Workbench): Workbench => {
-  for (const e of b.entries.filter((x) => x.state === 'planned')) {
-    const command = markDone(b, [e], testSource(`d${e.no}`));
-    did(b, 'ok' in command ? (command as never as { value: never }).value : (command as never));
-  }
-  return b;
-};
-const green = (qty = 4) =>
-  planned(bench(), testSource('a'), {
-    kind: 'recolour',
-    off: [{ element: ash, qty }],
-    on: [{ element: kelp, qty }],
-  });
+const [bench, done] = [wallAndRoof, allDone];
+const green = (qty = 4) => greened(bench(), qty);
 
 describe('from which', () => {
   it('shares pieces and money out among boxes, own parts and what was bought', () => {
@@ -163,7 +143,7 @@ describe('what is left over', () => {
   });
 
   it('meets the needs of other builds, each piece once', () => {
-    const need = (name: string, ...lots: [never, number][]) => ({
+    const need = (name: string, ...lots: [typeof ash, number][]) => ({
       build: asId<never>(name),
       name,
       missing: lots.reduce((n, l) => n + l[1], 0),

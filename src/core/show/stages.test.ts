@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { takeTally } from '../ledger';
-import { el } from '../testing/world';
+import { allDone, ash, greened, kelp, wallAndRoof } from '../testing/wall-and-roof';
 import { modAtRandom, randomSet } from '../testing/mods';
-import { did, doneAndBack, makeWorkbench, planned, testSource, withBox } from '../testing/workbench';
-import { markDone, type Workbench } from '../workbench';
+import { did, doneAndBack, planned, testSource, withBox } from '../testing/workbench';
 import {
   AS_IT_IS,
   cameWent,
@@ -21,27 +20,8 @@ import {
   unpackedAt,
 } from './index';
 
-const [ash, kelp] = ['ash', 'kelp'].map((c) => el('brick 2x4', c)) as [never, never];
-const bench = () =>
-  makeWorkbench({
-    zones: { Wall: ['20 brick 2x4 ash'], Roof: ['6 brick 2x4 rust'] },
-    stock: ['3 brick 2x4 kelp', '5 brick 2x4 ash'],
-    prices: ['brick 2x4 kelp 12', 'brick 2x4 ash 10', 'brick 2x4 rust 8'],
-  });
-/** Everything that is planned is done. */
-const done = (b: Workbench): Workbench => {
-  for (const e of b.entries.filter((x) => x.state === 'planned')) {
-    const command = markDone(b, [e], testSource(`d${e.no}`));
-    did(b, 'ok' in command ? (command as never as { value: never }).value : (command as never));
-  }
-  return b;
-};
-const green = (qty = 4) =>
-  planned(bench(), testSource('a'), {
-    kind: 'recolour',
-    off: [{ element: ash, qty }],
-    on: [{ element: kelp, qty }],
-  });
+const [bench, done] = [wallAndRoof, allDone];
+const green = (qty = 4) => greened(bench(), qty);
 
 describe('what stands', () => {
   it('adds up, whatever was put on and taken off again', () => {
