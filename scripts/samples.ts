@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { modSheetOf, photosOf, sheetHtml } from '../src/core/mod-sheet';
+import { modSheetOf, photosOf, SHEET, sheetHtml } from '../src/core/mod-sheet';
 import { patchOf, reversePatch } from '../src/core/patch';
 import type { BuildId } from '../src/core/shared/ids';
 import type { Workbench } from '../src/core/workbench';
@@ -11,6 +11,7 @@ import { readRecords } from '../src/data/records';
 import { seedDemo } from '../src/demo/seed';
 import { composeSheet, sheetData } from '../src/screens/tally/sheet/compose';
 import { buildSheetPdf } from '../src/server/build-sheet-pdf';
+import { smallerPhoto } from '../src/server/keep-photo';
 import { openWorkbench } from '../src/server/snapshot';
 
 /** Writes docs/samples from the demo: the house's mod sheet, its patch, and the way back for the glasshouse. */
@@ -26,12 +27,12 @@ try {
   };
   const house = open("Lightkeeper's House");
   const sheet = composeSheet(house, { sheet: modSheetOf(house), planned: false, today: '2026-11-24' });
-  const pictures = new Map(
-    photosOf(sheet).flatMap((id) => {
-      const bytes = readPhotoBytes(handle.db, id);
-      return bytes ? [[id, `data:image/webp;base64,${Buffer.from(bytes).toString('base64')}`] as const] : [];
-    }),
-  );
+  const pictures = new Map<string, string>();
+  for (const id of photosOf(sheet)) {
+    const bytes = readPhotoBytes(handle.db, id);
+    const small = bytes && (await smallerPhoto(bytes, SHEET.photoSide));
+    if (small) pictures.set(id, `data:image/webp;base64,${small.toString('base64')}`);
+  }
   const patch = patchOf(house, { planned: true });
   const write = (name: string, what: string | Buffer) => writeFileSync(path.join('docs/samples', name), what);
   write(

@@ -19,7 +19,7 @@ import { askMeter, truthOf } from './meter';
 import { perform } from './perform';
 import { openWorkbench } from './snapshot';
 import { importRegister } from './import-rows';
-import { isPhoto, keepPhoto } from './keep-photo';
+import { isPhoto, keepPhoto, smallerPhoto } from './keep-photo';
 import { NOW, testBuild, type TestBuild } from './testing/workspace';
 
 let t: TestBuild;
@@ -44,6 +44,9 @@ describe('a photo that comes in', () => {
     expect(meta).toMatchObject({ format: 'webp', width: 800, height: 1600 });
     expect(meta.exif).toBeUndefined();
     expect(kept.includes(Buffer.from('secret'))).toBe(false);
+    // Smaller where it is asked for, and never larger.
+    expect(await sharp(await smallerPhoto(kept, 400)).metadata()).toMatchObject({ width: 200, height: 400 });
+    expect(await smallerPhoto(kept, 1600)).toBe(kept);
   });
 
   it('is told by its content; what is none, damaged or too large is refused, and nothing is kept', async () => {

@@ -22,6 +22,13 @@ export const isPhoto = (bytes: Uint8Array): boolean =>
   startsWith(bytes, 0, 0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a) ||
   (startsWith(bytes, 0, 0x52, 0x49, 0x46, 0x46) && startsWith(bytes, 8, 0x57, 0x45, 0x42, 0x50));
 
+/** A kept photo no larger than so many pixels along its longer side, as WebP; itself where it is no larger. */
+export async function smallerPhoto(bytes: Buffer, side: number): Promise<Buffer> {
+  const { width = 0, height = 0 } = await sharp(bytes).metadata();
+  if (Math.max(width, height) <= side) return bytes;
+  return sharp(bytes).resize(side, side, { fit: 'inside' }).webp({ quality: 80 }).toBuffer();
+}
+
 /**
  * Keeps an uploaded photo: turned upright, made no larger than 1,600 pixels, written anew as WebP under a name of our
  * own, so that nothing of the file that came in is kept but the picture.

@@ -43,6 +43,10 @@ describe('a sheet as a PDF', () => {
       { is: 'table', head: ['Stage', 'pieces'], rows: [['As shipped', '412']] },
       { is: 'facts', rows: [['Mass', 'about 439 g']] },
       { is: 'list', items: ['one', 'two'] },
+      {
+        ...{ is: 'guide', says: 'Quay', w: 32, h: 9.6 },
+        rects: [{ x: 0, y: 0, w: 32, h: 9.6, colour: 'kelp', label: '4' }],
+      },
       { is: 'change', where: 'Wall', off: lots.slice(0, 1), on: lots.slice(0, 2) },
     ];
     const pdf = await sheetPdf(sheet(blocks), PALETTE, (id) => (id === 'a' ? photo : undefined));

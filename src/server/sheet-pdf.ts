@@ -1,15 +1,20 @@
 import PDFDocument from 'pdfkit';
 import sharp from 'sharp';
-import type { Colour } from '@/core/colour';
-import { photosOf, type SheetBlock, type SheetDocument } from '@/core/mod-sheet';
+import { inkOn, type Colour } from '@/core/colour';
+import {
+  labelSize,
+  photosOf,
+  SHEET,
+  type SheetBlock,
+  type SheetDocument,
+  type SheetGuide,
+} from '@/core/mod-sheet';
 import { drawPart, elementName, paintPart, partOf, splitElementKey, type ElementKey } from '@/core/parts';
 
 const MM = 72 / 25.4;
 const MARGIN = 14 * MM;
 const GREY = '#5a5a5a';
 const INK = '#161616';
-/** Longest side of a photo on paper, pixels: 200 to the inch over the width of a page. */
-const PHOTO_SIDE = 1100;
 
 /**
  * A mod sheet as a PDF with drawn parts and photos, on its paper.
@@ -26,7 +31,7 @@ export async function sheetPdf(
     const bytes = photoOf(id);
     if (!bytes) continue;
     const { data, info } = await sharp(bytes)
-      .resize(PHOTO_SIDE, PHOTO_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .resize(SHEET.photoSide, SHEET.photoSide, { fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: 82 })
       .toBuffer({ resolveWithObject: true });
     photos.set(id, { bytes: data, ratio: info.height / info.width });
@@ -105,6 +110,8 @@ class SheetPage {
           ...b.off.map((l) => ({ ...l, says: `${l.qty} ${elementName(l.element)} off`, out: true })),
           ...b.on.map((l) => ({ ...l, says: `${l.qty} ${elementName(l.element)} on`, out: false })),
         ]);
+      case 'guide':
+        return this.guide(b);
       case 'pictures':
         this.pictures(b.pictures);
     }
@@ -193,6 +200,30 @@ class SheetPage {
     for (const f of faces) this.doc.path(f.d).fillAndStroke(f.fill, edge);
     this.doc.restore();
     this.doc.opacity(1);
+  }
+
+  /** A guide at its proportions: at twice its true size where that fits, and no wider and no taller than a page. */
+  private guide({ says, w, h, rects }: SheetGuide): void {
+    const scale = Math.min(2 * MM, this.width / w, (this.bottom - MARGIN - 30) / h);
+    this.need(h * scale + 20);
+    const top = this.doc.y;
+    for (const r of rects) {
+      const colour = r.colour === null ? undefined : this.colours.get(r.colour);
+      const [x, y] = [this.left + r.x * scale, top + r.y * scale];
+      this.doc.rect(x, y, r.w * scale, r.h * scale).lineWidth(0.4);
+      if (r.colour === null) this.doc.stroke(INK);
+      else this.doc.fillAndStroke(colour?.hex ?? GREY, INK);
+      const size = labelSize(r) * scale;
+      if (size < 3) continue;
+      this.doc.font('Helvetica').fontSize(size).fillColor(inkOn(colour));
+      this.doc.text(r.label, x, y + (r.h * scale) / 2 - size * 0.4, {
+        ...{ width: r.w * scale, align: 'center', lineBreak: false },
+      });
+    }
+    this.doc.x = this.left;
+    this.doc.y = top + h * scale + 3;
+    this.write(says, 9.5, 'Helvetica', GREY);
+    this.doc.moveDown(0.4);
   }
 
   /** Photos beside each other, up to three, each with what it shows under it. */

@@ -11,7 +11,8 @@ import {
   type Drawing,
   type ElementKey,
 } from '@/core/parts';
-import { inkOn, usePalette } from './palette-context';
+import { inkOn } from '@/core/colour';
+import { usePalette } from './palette-context';
 
 /** How a part is marked: shapes, not hues. Dashed = out, solid = in, split = recoloured, ring, hatch, arrow, dot. */
 export type GlyphMark =

@@ -12,7 +12,3 @@ export function PaletteProvider({ palette, children }: { palette: readonly Colou
 }
 
 export const usePalette = () => useContext(Context);
-
-/** What is legible on a brick's colour. */
-export const inkOn = (colour: Colour | undefined): string =>
-  (colour?.lab.l ?? 60) > 55 ? '#161616' : '#f4f4f4';

@@ -69,3 +69,7 @@ export function shadeHex(hex: string, light: number): string {
   };
   return `#${channel(rgb.r)}${channel(rgb.g)}${channel(rgb.b)}`;
 }
+
+/** What is legible on a brick's colour; undefined = a grey, for a colour that nobody knows. */
+export const inkOn = (colour: Colour | undefined): string =>
+  (colour?.lab.l ?? 60) > 55 ? '#161616' : '#f4f4f4';

@@ -1,4 +1,4 @@
-export { FINISHES, COLOUR_FAMILIES, labOfHex, shadeHex } from './colour';
+export { FINISHES, COLOUR_FAMILIES, inkOn, labOfHex, shadeHex } from './colour';
 export type { Colour, ColourFamily, Finish, LabD65 } from './colour';
 export { PALETTE, makeColour } from './palette';
 export { everydayColours } from './everyday';

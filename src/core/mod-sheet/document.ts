@@ -8,10 +8,13 @@ export const SHEET = {
   items: 5000,
   pictures: 60,
   text: LIMITS.note,
+  /** Longest side of a photo on a sheet, pixels: 200 to the inch over a page's width. */
+  photoSide: 1100,
   bytes: 8 * 1024 * 1024,
 } as const;
 
 const text = z.string().max(SHEET.text);
+const length = z.number().min(0).max(20_000);
 const lot = z.strictObject({ element: elementSchema, qty: z.int().min(1).max(LIMITS.qty) });
 const lots = z.array(lot).max(SHEET.items);
 
@@ -28,6 +31,21 @@ const block = z.discriminatedUnion('is', [
   }),
   z.strictObject({ is: z.literal('parts'), lots }),
   z.strictObject({ is: z.literal('change'), where: text, off: lots, on: lots }),
+  /** A drawing to build or to cut by, in millimetres from its upper left corner; no colour = an outline. */
+  z.strictObject({
+    is: z.literal('guide'),
+    says: text,
+    w: length,
+    h: length,
+    rects: z
+      .array(
+        z.strictObject({
+          ...{ x: length, y: length, w: length, h: length },
+          ...{ colour: z.string().max(LIMITS.id).nullable(), label: z.string().max(40) },
+        }),
+      )
+      .max(SHEET.items),
+  }),
   z.strictObject({
     is: z.literal('pictures'),
     pictures: z

@@ -1,6 +1,7 @@
-import type { Colour } from '../colour';
+import { inkOn, type Colour } from '../colour';
 import { drawPart, elementName, paintPart, partOf, splitElementKey, type ElementKey } from '../parts';
 import type { SheetBlock, SheetDocument } from './document';
+import { labelSize, type SheetGuide } from './guides';
 
 export interface HtmlParts {
   readonly palette: readonly Colour[];
@@ -49,8 +50,8 @@ const policyFor = (paper: SheetDocument['paper']): string =>
 
 /** The one style that the policy lets through, by its SHA-256; a test works them out anew. */
 const STYLE_HASH: Readonly<Record<SheetDocument['paper'], string>> = {
-  A4: 'sha256-tiVznri8nLngBAbHFTHYVN5aVRrxM94+ZEkLRQVXbbA=',
-  Letter: 'sha256-g6Kdpogiluv4xS9K+KIeJyszwqKo2Kh7Jx1vIW/FL0c=',
+  A4: 'sha256-/fdor5oTGT7GBk+0sdcfWOfQ9CN0J+P8xM45D5UmU1g=',
+  Letter: 'sha256-7U2msu13QXTw1BWiJgljanFO/aKYS0N4t7MmdocEF2Y=',
 };
 
 export const styleFor = (paper: SheetDocument['paper']): string => STYLE.replace('SIZE', paper);
@@ -75,6 +76,7 @@ th{font-weight:600}
 .change{list-style:none;padding:0;margin:.2rem 0;display:flex;flex-wrap:wrap;gap:.1rem 1rem;align-items:center}
 .change li.to{font-weight:600}
 svg.p{width:38px;height:38px;flex:none}
+svg.g{max-width:100%;height:auto;display:block}
 svg.out{opacity:.45}
 svg.defs{position:absolute;width:0;height:0}
 figure{margin:.4rem 0;break-inside:avoid}
@@ -134,10 +136,28 @@ class Drawings {
     return id;
   }
 
+  /** A guide at its proportions, no wider than the page. */
+  guide({ says, w, h, rects }: SheetGuide): string {
+    const drawn = rects.map((r) => {
+      const colour = r.colour === null ? undefined : this.colours.get(r.colour);
+      const fill = r.colour === null ? 'none' : (colour?.hex ?? '#9a9a9a');
+      const ink = r.colour === null ? '#161616' : inkOn(colour);
+      const size = labelSize(r);
+      const label = size
+        ? `<text x="${mm(r.x + r.w / 2)}" y="${mm(r.y + r.h / 2 + size * 0.35)}" font-size="${mm(size)}" text-anchor="middle" fill="${ink}">${escaped(r.label)}</text>`
+        : '';
+      return `<rect x="${mm(r.x)}" y="${mm(r.y)}" width="${mm(r.w)}" height="${mm(r.h)}" fill="${fill}" stroke="#161616" stroke-width=".3"/>${label}`;
+    });
+    const said = escaped(says);
+    return `<figure><svg class="g" viewBox="-1 -1 ${mm(w + 2)} ${mm(h + 2)}" width="${mm((w + 2) * 3)}" role="img" aria-label="${said}">${drawn.join('')}</svg><figcaption>${said}</figcaption></figure>`;
+  }
+
   defs(): string {
     return `<svg class="defs" aria-hidden="true">${this.made.join('')}</svg>`;
   }
 }
+
+const mm = (n: number): string => String(Math.round(n * 100) / 100);
 
 const named = ({ element, qty }: { element: ElementKey; qty: number }): string =>
   `<b>${qty}</b> <bdi>${escaped(elementName(element))}</bdi>`;
@@ -158,6 +178,8 @@ function blockHtml(b: SheetBlock, drawn: Drawings, pictures: ReadonlyMap<string,
       return `<ul class="parts">${b.lots.map((l) => `<li>${drawn.use(l.element)}<span>${named(l)}</span></li>`).join('')}</ul>`;
     case 'change':
       return changeHtml(b, drawn);
+    case 'guide':
+      return drawn.guide(b);
     case 'pictures':
       return picturesHtml(b, pictures);
   }

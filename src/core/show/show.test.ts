@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { BLANK_ENTRY, added, type Entry } from '../ledger';
+import { BLANK_ENTRY, added, changed, type Entry } from '../ledger';
 import { grade, modelAccount, sparesAccount } from '../places';
 import { markParts } from '../brief';
 import { sayIdeal } from '../pool';
 import { asId, type EntryId } from '../shared/ids';
+import { addStorey, deleteStorey, shiftStorey, storeysOf } from '../together';
 import { allDone, ash, greened, kelp, rust, wallAndRoof } from '../testing/wall-and-roof';
 import { modAtRandom, randomSet } from '../testing/mods';
 import { did, doneAndBack, planned, testSource, withBox, zoneId } from '../testing/workbench';
@@ -19,6 +20,7 @@ import {
   partsForOthers,
   stageAt,
   toldOf,
+  inStoreys,
   tourOf,
 } from './index';
 
@@ -98,6 +100,32 @@ describe('a tour', () => {
     });
     doneAndBack(b, keepTold(b, { ...toldOf(b, zoneId('Wall')), was: 'grey', is: 'green' }));
     expect(tourOf(b, b.built)[0]!.told).toMatchObject({ was: 'grey', is: 'green' });
+  });
+});
+
+describe('a tour by storeys', () => {
+  it('goes from the ground up, and ends with what is in no storey', () => {
+    const b = done(green());
+    const zone = { Wall: zoneId('Wall'), Roof: zoneId('Roof') };
+    expect(inStoreys(b, tourOf(b, b.built)).map((s) => s.storey)).toEqual([null]);
+    did(b, addStorey(b, { name: 'Attic', zone: zone.Roof }, testSource('t')));
+    const names = () =>
+      inStoreys(b, tourOf(b, b.built)).map((s) => [s.storey?.name ?? 'none', ...s.stops.map((z) => z.name)]);
+    expect(names()).toEqual([
+      ['Attic', 'Roof'],
+      ['none', 'Wall'],
+    ]);
+    did(b, addStorey(b, { name: 'Ground', zone: zone.Wall }, testSource('u')));
+    did(b, shiftStorey(b, storeysOf(b)[1]!, -1)!);
+    expect(names()).toEqual([
+      ['Ground', 'Wall'],
+      ['Attic', 'Roof'],
+    ]);
+    // Zones in the zone of a storey are in it.
+    const roof = b.records.zone.get(zone.Roof)!;
+    did(b, { label: '', diff: changed('zone', roof, { parent: zone.Wall }) });
+    did(b, deleteStorey(storeysOf(b)[1]!));
+    expect(names()).toEqual([['Ground', 'Wall', 'Roof']]);
   });
 });
 

@@ -3,8 +3,9 @@ import { countEntry, noFigures, type Figures } from '../ledger/figures';
 import { mustStay } from '../brief';
 import { modelAccount } from '../places';
 import type { ElementKey } from '../parts';
-import type { AwaitedPlace, Finding, ZoneTold } from '../records';
+import type { AwaitedPlace, Finding, Storey, ZoneTold } from '../records';
 import type { ZoneId } from '../shared/ids';
+import { storeysOf } from '../together';
 import type { Workbench } from '../workbench';
 import { standingOf, type Standing } from './standing';
 import { unpackedAt } from './stages';
@@ -69,6 +70,34 @@ export function tourOf(workbench: Workbench, books: Books): TourStop[] {
     };
     const isEmpty = was!.size + is!.size + stop.features.length + stop.awaits.length === 0;
     return isEmpty ? [] : [stop];
+  });
+}
+
+/** A storey with the zones that are in it; null = those that are in none. */
+export interface TourStorey {
+  readonly storey: Storey | null;
+  readonly stops: readonly TourStop[];
+}
+
+/**
+ * The stops of a tour storey by storey, from the ground up: those of a storey's zone and of the zones in it, in their order, and at
+ * the end those that are in no storey. Storeys without a stop are left out, since nobody can walk there yet.
+ *
+ * @example inStoreys(workbench, tourOf(workbench, workbench.built)).map((s) => s.storey?.name)
+ */
+export function inStoreys(workbench: Workbench, stops: readonly TourStop[]): TourStorey[] {
+  const storeys = storeysOf(workbench).filter((s) => s.zone !== null);
+  const byZone = new Map(storeys.map((s) => [s.zone!, s]));
+  const storeyOf = (zone: ZoneId): Storey | null => {
+    for (let at: ZoneId | null = zone; at; at = workbench.records.zone.get(at)?.parent ?? null) {
+      const found = byZone.get(at);
+      if (found) return found;
+    }
+    return null;
+  };
+  return [...storeys, null].flatMap((storey): TourStorey[] => {
+    const mine = stops.filter((s) => storeyOf(s.zone) === storey);
+    return mine.length > 0 ? [{ storey, stops: mine }] : [];
   });
 }
 

@@ -4,7 +4,8 @@ import { BRICK_MM, STUD_MM } from '@/core/inspection';
 import { courseLevels, type DrawnPiece, type LaidWalls, type StatedWalls } from '@/core/fit';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { WallJob } from '@/core/records';
-import { inkOn, usePalette } from '@/ui/palette-context';
+import { inkOn } from '@/core/colour';
+import { usePalette } from '@/ui/palette-context';
 
 const PLATE_MM = BRICK_MM / 3;
 

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import type { FloorPiece, LaidFloor } from '@/core/fit';
 import { elementName, splitElementKey } from '@/core/parts';
 import type { FloorJob } from '@/core/records';
-import { inkOn, usePalette } from '@/ui/palette-context';
+import { inkOn } from '@/core/colour';
+import { usePalette } from '@/ui/palette-context';
 import { useRoom } from './use-room';
 
 /** Units of the drawing in one stud. */

@@ -1,7 +1,8 @@
 'use client';
 
-import { useMemo } from 'react';
-import { keepTold, tourOf, type TourStop } from '@/core/show';
+import { useMemo, useState } from 'react';
+import { inStoreys, keepTold, tourOf, type TourStop } from '@/core/show';
+import { Field, Select } from '@/ui/field';
 import { count, signed } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
@@ -17,6 +18,9 @@ export function TourTab({ planned }: { planned: boolean }) {
     void version;
     return tourOf(workbench, planned ? workbench.planned : workbench.built);
   }, [workbench, version, planned]);
+  const storeys = useMemo(() => inStoreys(workbench, stops), [workbench, stops]);
+  const hasStoreys = storeys.some((s) => s.storey !== null);
+  const [way, setWay] = useState<'zones' | 'storeys'>('storeys');
   const changed = stops.filter((s) => s.came.length + s.went.length > 0).length;
   return (
     <div className="mx-auto max-w-5xl">
@@ -24,11 +28,31 @@ export function TourTab({ planned }: { planned: boolean }) {
         {count(changed)} of {count(stops.length)} {stops.length === 1 ? 'zone is' : 'zones are'} changed,{' '}
         {planned ? 'as planned' : 'as built'}.
       </h1>
-      <ol className="flex flex-col gap-5">
-        {stops.map((s) => (
-          <Stop key={s.zone} stop={s} />
-        ))}
-      </ol>
+      {hasStoreys && (
+        <Field label="In which order" className="mb-2 w-48">
+          <Select value={way} onChange={(e) => setWay(e.target.value as typeof way)}>
+            <option value="storeys">storey by storey</option>
+            <option value="zones">zone by zone</option>
+          </Select>
+        </Field>
+      )}
+      {(hasStoreys && way === 'storeys' ? storeys : [{ storey: null, stops }]).map(
+        ({ storey, stops: of }) => (
+          <section key={storey?.id ?? ''} aria-label={storey?.name ?? 'Zones'} className="mt-3">
+            {hasStoreys && way === 'storeys' && storey?.name !== of[0]!.name && (
+              <h2 className="text-[20px] font-semibold">
+                {storey ? <bdi>{storey.name}</bdi> : 'In no storey'}
+                {storey && storey.state !== 'stands' && ` (${storey.state})`}
+              </h2>
+            )}
+            <ol className="flex flex-col gap-5">
+              {of.map((s) => (
+                <Stop key={s.zone} stop={s} />
+              ))}
+            </ol>
+          </section>
+        ),
+      )}
     </div>
   );
 }
@@ -40,9 +64,9 @@ function Stop({ stop }: { stop: TourStop }) {
   const keep = (more: Partial<typeof told>) => perform(keepTold(workbench, { ...told, ...more }));
   return (
     <li className="border-rule border-t pt-3">
-      <h2 className="text-[18px]">
+      <h3 className="text-[18px]">
         <bdi>{stop.name}</bdi>
-      </h2>
+      </h3>
       <p>
         {count(stop.before)} before, <b>{count(standing.onModel)}</b> now (
         {signed(standing.onModel - stop.before)}): {count(standing.kept)} kept, {count(standing.changed)}{' '}

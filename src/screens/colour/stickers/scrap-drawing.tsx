@@ -3,7 +3,8 @@
 import type { ScrapCuts } from '@/core/stickers';
 import type { CutProblem } from '@/core/stickers/cutting';
 import type { StripJob } from '@/core/records';
-import { inkOn, usePalette } from '@/ui/palette-context';
+import { inkOn } from '@/core/colour';
+import { usePalette } from '@/ui/palette-context';
 import { mmWords } from '../../words/stickers';
 
 interface ScrapDrawingProps {

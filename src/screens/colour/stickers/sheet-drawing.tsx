@@ -1,7 +1,8 @@
 'use client';
 
 import type { SheetField } from '@/core/records';
-import { inkOn, usePalette } from '@/ui/palette-context';
+import { inkOn } from '@/core/colour';
+import { usePalette } from '@/ui/palette-context';
 import { areaWords, mmWords } from '../../words/stickers';
 import { leftOf } from '@/core/stickers';
 

@@ -1,4 +1,4 @@
-import type { SheetBlock } from '@/core/mod-sheet';
+import { stripeGuide, wallGuides, type SheetBlock } from '@/core/mod-sheet';
 import { joinsOf, type Patch, type PatchLine } from '@/core/patch';
 import { elementName } from '@/core/parts';
 import type { Workbench } from '@/core/workbench';
@@ -8,16 +8,15 @@ import { heading, table, text, type Composing } from './blocks';
 
 /** What was changed, step by step, with drawn parts; walls course by course where they were laid. */
 export function changesPart({ workbench, patch, tells }: Composing): SheetBlock[] {
-  if (patch.steps.length === 0) return [];
   const notes = new Map(workbench.modifications.map((m) => [m.title, m.note]));
+  const steps = patch.steps.flatMap((s, i): SheetBlock[] => [
+    heading(`${i + 1}. ${s.title}`, 3),
+    ...(s.why ? [text(s.why)] : []),
+    ...(tells('notes') && notes.get(s.title) ? [text(notes.get(s.title)!, true)] : []),
+    ...stepOf(s.lines, patch),
+  ]);
   return [
-    heading('Step by step'),
-    ...patch.steps.flatMap((s, i): SheetBlock[] => [
-      heading(`${i + 1}. ${s.title}`, 3),
-      ...(s.why ? [text(s.why)] : []),
-      ...(tells('notes') && notes.get(s.title) ? [text(notes.get(s.title)!, true)] : []),
-      ...stepOf(s.lines, patch),
-    ]),
+    ...(steps.length > 0 ? [heading('Step by step'), ...steps] : []),
     ...coursesOf(workbench),
     ...stripesOf(workbench),
   ];
@@ -61,7 +60,7 @@ function coursesOf(workbench: Workbench): SheetBlock[] {
           key.slice(4),
           [...lots].map(([name, n]) => `${count(n)} ${name}`).join(', '),
         ]);
-      return [heading(j.name, 3), table(['Course', 'wall', 'pieces'], said)];
+      return [heading(j.name, 3), ...wallGuides(j), table(['Course', 'wall', 'pieces'], said)];
     }),
   ];
 }
@@ -91,5 +90,6 @@ function stripesOf(workbench: Workbench): SheetBlock[] {
         [...new Set(s.elements)].map(elementName).join(', '),
       ]),
     ),
+    ...jobs.flatMap((j) => j.strips.flatMap((s) => (s.count > 0 ? (stripeGuide(s) ?? []) : []))),
   ];
 }

@@ -20,18 +20,22 @@ export function partsToGet({ workbench, planned, tells }: Composing): SheetBlock
         : `Who owns just the set lacks ${piecesOfKinds(n, rows.length)}${tells('prices') ? `, about ${priced(cost, unpriced)} new` : ''}:`,
     ),
     ...drawn(rows.map(({ element, qty }) => ({ element, qty }))),
-    heading('Where ours came from', 3),
-    table(
-      ['From', 'pieces', 'share', ...(tells('prices') ? ['worth'] : [])],
-      shares.map((s) => [
-        s.origin.from === 'own' && !tells('names')
-          ? 'own, uncounted'
-          : originName(s.origin, workbench.records.copy),
-        count(s.pieces),
-        `${Math.round(100 * s.share)} %`,
-        ...(tells('prices') ? [priced(s.worth, s.unpriced)] : []),
-      ]),
-    ),
+    ...(shares.length > 0
+      ? [
+          heading('Where ours came from', 3),
+          table(
+            ['From', 'pieces', 'share', ...(tells('prices') ? ['worth'] : [])],
+            shares.map((s) => [
+              s.origin.from === 'own' && !tells('names')
+                ? 'own, uncounted'
+                : originName(s.origin, workbench.records.copy),
+              count(s.pieces),
+              `${Math.round(100 * s.share)} %`,
+              ...(tells('prices') ? [priced(s.worth, s.unpriced)] : []),
+            ]),
+          ),
+        ]
+      : []),
     ...(tells('sellers') ? sellersOf({ workbench, tells }) : []),
   ];
 }

@@ -1,9 +1,11 @@
+import { SHEET } from '@/core/mod-sheet';
+
 /** Kept photos as data: addresses, by their names; one that can't be read is left out. */
 export async function picturesOf(photos: readonly string[]): Promise<ReadonlyMap<string, string>> {
   const found = await Promise.all(
     photos.map(async (id) => {
       try {
-        const response = await fetch(`/api/photos/${id}`);
+        const response = await fetch(`/api/photos/${id}?side=${SHEET.photoSide}`);
         return response.ok ? ([id, await dataAddress(await response.blob())] as const) : null;
       } catch {
         return null;

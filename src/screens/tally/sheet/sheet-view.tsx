@@ -2,10 +2,12 @@
 
 import { useState } from 'react';
 import { elementName } from '@/core/parts';
-import type { SheetBlock, SheetDocument } from '@/core/mod-sheet';
+import { labelSize, SHEET, type SheetBlock, type SheetDocument, type SheetGuide } from '@/core/mod-sheet';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
+import { inkOn } from '@/core/colour';
+import { usePalette } from '@/ui/palette-context';
 
 /** Blocks and pieces in them that are shown at once: the files hold all. */
 const MOST = 180;
@@ -54,6 +56,7 @@ function firstOf(blocks: readonly SheetBlock[]): number {
 function sizeOf(b: SheetBlock): number {
   if (b.is === 'parts') return b.lots.length;
   if (b.is === 'change') return b.off.length + b.on.length;
+  if (b.is === 'guide') return b.rects.length;
   return b.is === 'table' ? b.rows.length : 1;
 }
 
@@ -114,6 +117,8 @@ function Block({ block: b }: { block: SheetBlock }) {
           </ul>
         </div>
       );
+    case 'guide':
+      return <Guide {...b} />;
     case 'pictures':
       return (
         <div className="my-2 flex flex-wrap gap-3">
@@ -121,13 +126,59 @@ function Block({ block: b }: { block: SheetBlock }) {
             <figure key={p.photo} className="min-w-56 flex-1">
               {/* Kept photos are served by this machine, at the size they are kept in. */}
               {/* eslint-disable-next-line @next/next/no-img-element */}
-              <img src={`/api/photos/${p.photo}`} alt={p.says} className="w-full" />
+              <img src={`/api/photos/${p.photo}?side=${SHEET.photoSide}`} alt={p.says} className="w-full" />
               <figcaption className="text-soft">{p.says}</figcaption>
             </figure>
           ))}
         </div>
       );
   }
+}
+
+/** A guide at its proportions, no wider than the sheet. */
+function Guide({ says, w, h, rects }: SheetGuide) {
+  const palette = usePalette();
+  return (
+    <figure className="my-2 break-inside-avoid">
+      <svg
+        viewBox={`-1 -1 ${w + 2} ${h + 2}`}
+        width={(w + 2) * 3}
+        role="img"
+        aria-label={says}
+        className="h-auto max-w-full"
+      >
+        {rects.map((r, i) => {
+          const colour = r.colour === null ? undefined : palette.get(r.colour);
+          const size = labelSize(r);
+          return (
+            <g key={i}>
+              <rect
+                x={r.x}
+                y={r.y}
+                width={r.w}
+                height={r.h}
+                fill={r.colour === null ? 'none' : (colour?.hex ?? '#9a9a9a')}
+                stroke="currentColor"
+                strokeWidth={0.3}
+              />
+              {size > 0 && (
+                <text
+                  x={r.x + r.w / 2}
+                  y={r.y + r.h / 2 + size * 0.35}
+                  fontSize={size}
+                  textAnchor="middle"
+                  fill={inkOn(colour)}
+                >
+                  {r.label}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+      <figcaption className="text-soft">{says}</figcaption>
+    </figure>
+  );
 }
 
 const SheetTable = ({ head, rows }: { head: readonly string[]; rows: readonly (readonly string[])[] }) => (
