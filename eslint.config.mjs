@@ -9,6 +9,7 @@ const config = [
       '.workers/**',
       'drizzle/**',
       'next-env.d.ts',
+      '**/*.d.mts',
       'data/**',
       'test-results/**',
       'playwright-report/**',

@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 import path from 'node:path';
 import { PORTS } from './e2e/test';
+import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 const dataOf = (port: number): string => path.join(import.meta.dirname, `test-results/data-${port}`);
 
@@ -17,7 +18,7 @@ export default defineConfig({
     // What is not there after a minute does not come.
     actionTimeout: 60_000,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM,
       args: [
         '--no-sandbox',
         '--disable-gpu',
@@ -30,7 +31,7 @@ export default defineConfig({
     },
   },
   webServer: PORTS.map((port) => ({
-    command: `rm -rf ${dataOf(port)} && node_modules/.bin/tsx scripts/seed.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    command: `node scripts/serve-demo.mjs ${port}`,
     env: { EVARN_DATA: dataOf(port), NEXT_TELEMETRY_DISABLED: '1' },
     url: `http://127.0.0.1:${port}`,
     timeout: 180_000,

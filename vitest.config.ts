@@ -9,7 +9,7 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['src/**/*.test.{ts,tsx}'],
+    include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.mjs'],
     testTimeout: 240_000,
     hookTimeout: 120_000,
     globalSetup: ['src/server/testing/bundle-threads.ts'],

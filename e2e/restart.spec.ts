@@ -37,7 +37,7 @@ async function kill(server: ChildProcess): Promise<void> {
 
 test('the server is killed and started again: what was logged is there', async ({ page }) => {
   fs.rmSync(DATA, { recursive: true, force: true });
-  execFileSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env });
+  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], { env });
   let server = await start();
   try {
     await page.goto(`http://127.0.0.1:${PORT}/`);

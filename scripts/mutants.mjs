@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import { PROGRAM } from './lib/run.mjs';
 
 /** `npm run mutants -- FOLDER [FOLDER …]`: which plausible faults in a folder of the core no test would notice. */
 const folders = process.argv.slice(2);
@@ -11,7 +12,7 @@ if (folders.length === 0 || strange) {
 }
 for (const folder of folders) {
   console.log(`\n== mutants of src/core/${folder}`);
-  const run = spawnSync('node_modules/.bin/stryker', ['run'], {
+  const run = spawnSync(process.execPath, [PROGRAM.stryker, 'run'], {
     stdio: 'inherit',
     env: { ...process.env, MUTANTS: folder },
   });

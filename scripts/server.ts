@@ -10,7 +10,10 @@ export interface Server {
 export async function startServer(port: number, data: string): Promise<Server> {
   const env = { ...process.env, EVARN_DATA: data };
   fs.rmSync(data, { recursive: true, force: true });
-  execFileSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env, stdio: 'inherit' });
+  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], {
+    env,
+    stdio: 'inherit',
+  });
   return serve(port, data);
 }
 
@@ -33,5 +36,5 @@ export async function serve(port: number, data: string): Promise<Server> {
     await new Promise((done) => setTimeout(done, 200));
   }
   server.kill();
-  throw new Error('the server did not start: run sh scripts/build.sh first');
+  throw new Error('the server did not start: run npm run build first');
 }

@@ -1,3 +1,4 @@
+import { CHROMIUM } from './lib/chromium.mjs';
 import { mkdirSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
@@ -112,9 +113,9 @@ const SHOTS: readonly Shot[] = [
 ];
 
 mkdirSync('docs/screenshots', { recursive: true });
-execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+execFileSync(process.execPath, ['scripts/build.mjs'], { stdio: ['ignore', 'ignore', 'inherit'] });
 const server = await startServer(3794, '.shots/data');
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox'] });
 for (const shot of SHOTS) {
   const page = await browser.newPage({ viewport: shot.size ?? { width: 1280, height: 800 } });
   await page.goto(server.url + (shot.build ? '/' : (shot.path ?? '/')));

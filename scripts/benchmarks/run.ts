@@ -21,7 +21,7 @@ measureColour();
 measurePatch();
 await measureSheets();
 await measureSupply();
-execFileSync('sh', ['scripts/build.sh'], { stdio: ['ignore', 'ignore', 'inherit'] });
+execFileSync(process.execPath, ['scripts/build.mjs'], { stdio: ['ignore', 'ignore', 'inherit'] });
 await measureSourcing();
 await measureLaying();
 await measureCutting();

@@ -1,3 +1,4 @@
+import { CHROMIUM } from '../lib/chromium.mjs';
 import { chromium, type Page } from '@playwright/test';
 import { elementName } from '../../src/core/parts';
 import { icebreaker } from '../../src/demo/sets/icebreaker';
@@ -7,7 +8,7 @@ import { say, summary } from './measure';
 /** Figures of the production build in a browser, on the demo data. */
 export async function measureScreen(): Promise<void> {
   const server = await startServer(3793, '.shots/bench-data');
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox'] });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     say(

@@ -1,3 +1,4 @@
+import { CHROMIUM } from '../lib/chromium.mjs';
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import { chromium } from '@playwright/test';
@@ -15,7 +16,9 @@ type Pages = Record<'first' | 'again' | 'house' | 'long', Page>;
 /** What pages weigh and how long they take on a workspace of the size that is planned for, beside the demo. */
 export async function measureWorkspace(): Promise<void> {
   if (!fs.existsSync(BIG))
-    execFileSync('node_modules/.bin/tsx', ['scripts/big-workspace.ts', BIG], { stdio: 'inherit' });
+    execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/big-workspace.ts', BIG], {
+      stdio: 'inherit',
+    });
   const demo = await measured(await startServer(3795, '.shots/bench-data'));
   // Once to work out what is kept, once more for a cold start of what a person has.
   await measured(await serve(3796, BIG));
@@ -38,7 +41,7 @@ export async function measureWorkspace(): Promise<void> {
 const told = ({ ms, kB }: Page): string => `${ms} ms, ${kB} kB`;
 
 async function measured(server: Server) {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox'] });
   try {
     const get = async (path: string): Promise<Page> => {
       const began = performance.now();

@@ -14,7 +14,7 @@ export interface ThreadLimits {
   readonly onProgress?: (progress: unknown) => void;
 }
 
-/** Where the threads' code lies, bundled by scripts/threads.sh. */
+/** Where the threads' code lies, bundled by scripts/lib/threads.mjs. */
 export const threadFile = (name: string): string =>
   path.join(/* turbopackIgnore: true */ process.cwd(), '.workers', `${name}.mjs`);
 

@@ -1,0 +1,3 @@
+import { bundleThreads } from './lib/threads.mjs';
+
+await bundleThreads();

@@ -1,0 +1,34 @@
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { needNode } from './node-version.mjs';
+import { npm, orEnd, ROOT, saying } from './run.mjs';
+
+const STAMP = path.join(ROOT, 'node_modules/.evarn-installed');
+
+/** Installs the packages of the lock file, and nothing when they are there already. */
+export async function install() {
+  needNode();
+  const want = createHash('sha256')
+    .update(fs.readFileSync(path.join(ROOT, 'package-lock.json')))
+    .update(process.version)
+    .digest('hex');
+  if (fs.existsSync(STAMP) && fs.readFileSync(STAMP, 'utf8') === want) return;
+  console.log(
+    'Installing the packages. A minute or two; where SQLite must be compiled, up to ten, with no word from the compiler.',
+  );
+  // Node's own headers, where Debian's package has put them: SQLite is compiled against them.
+  const headers = fs.existsSync('/usr/include/node/node.h')
+    ? { npm_package_config_node_gyp_nodedir: '/usr' }
+    : {};
+  const code = await saying('installing', () =>
+    // Two files at a time: the compiler is most of the wait.
+    npm(['ci', '--no-audit', '--no-fund'], { env: { JOBS: 'max', ...headers } }),
+  );
+  if (code !== 0)
+    console.error(
+      'The packages could not be installed: see the lines above. Without a network, copy node_modules from a machine of the same kind; where SQLite did not compile, install a C++ compiler and Python.',
+    );
+  orEnd(code);
+  fs.writeFileSync(STAMP, want);
+}

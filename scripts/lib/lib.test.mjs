@@ -1,0 +1,85 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createServer } from 'node:net';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { asideDemo } from './demo-aside.mjs';
+import { NODE_RANGE, nodeFault } from './node-version.mjs';
+import { lasted, ROOT } from './run.mjs';
+
+const own = JSON.parse(fs.readFileSync(path.join(ROOT, 'package.json'), 'utf8'));
+let folder = '';
+beforeEach(() => (folder = fs.mkdtempSync(path.join(os.tmpdir(), 'evarn a b-'))));
+afterEach(() => fs.rmSync(folder, { recursive: true, force: true }));
+
+describe('the version of Node', () => {
+  it.each(['v20.9.0', 'v20.20.2', 'v22.0.0', 'v24.1.0', 'v26.3.0'])('%s will do', (version) =>
+    expect(nodeFault(version)).toBeNull(),
+  );
+  it.each(['v18.20.0', 'v20.8.1', 'v21.7.0', 'v23.1.0', ''])(
+    '%s will not, and what will is said',
+    (version) => expect(nodeFault(version)).toMatch(/20\.9 or later of 20, any 22, or 24/),
+  );
+  it('is the same for npm', () => expect(own.engines.node).toBe(NODE_RANGE));
+});
+
+describe('commands', () => {
+  it('are started by Node alone: no word of them is for the shell of one system', () => {
+    for (const [name, command] of Object.entries(own.scripts)) {
+      expect(command, name).not.toMatch(/\bsh\b|\||\$|\brm\b|=/);
+    }
+    expect(fs.readdirSync(path.join(ROOT, 'scripts')).filter((f) => f.endsWith('.sh'))).toEqual([]);
+  });
+
+  it('refuse a port that is none, and one that is taken, with a sentence', async () => {
+    const start = (port) =>
+      spawnSync(process.execPath, [path.join(ROOT, 'scripts/start.mjs')], {
+        cwd: folder,
+        // No shell and no other program can be found.
+        env: { PATH: '', PORT: port, EVARN_DATA: folder },
+        encoding: 'utf8',
+      });
+    expect(start('many')).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('“many” is not a port'),
+    });
+    const taken = createServer();
+    await new Promise((done) => taken.listen(0, '127.0.0.1', done));
+    expect(start(String(taken.address().port)).stderr).toContain('is taken by another program');
+    taken.close();
+  });
+
+  it('say how long something took', () => {
+    expect([lasted(400), lasted(45_000), lasted(185_000)]).toEqual(['0 s', '45 s', '3 min 5 s']);
+  });
+});
+
+describe('the demo that begins anew', () => {
+  it('is kept aside, whole, under a name with its time', async () => {
+    const demo = path.join(folder, 'demo');
+    fs.mkdirSync(demo);
+    fs.writeFileSync(path.join(demo, 'evarn.sqlite'), 'books');
+    const aside = await asideDemo(demo, true, new Date('2026-11-29T10:11:12Z'));
+    expect(aside).toBe(`${demo}-before-2026-11-29-10-11-12`);
+    expect(fs.readFileSync(path.join(aside, 'evarn.sqlite'), 'utf8')).toBe('books');
+    expect(fs.existsSync(demo)).toBe(false);
+    expect(await asideDemo(demo, true)).toBeNull();
+  });
+
+  it('is left as it is where nobody can be asked', () => {
+    const demo = path.join(folder, 'demo');
+    fs.mkdirSync(demo);
+    fs.writeFileSync(path.join(demo, 'evarn.sqlite'), 'books');
+    const said = execFileSync(
+      process.execPath,
+      [
+        '-e',
+        `import(${JSON.stringify(path.join(ROOT, 'scripts/lib/demo-aside.mjs'))}).then((m) => m.asideDemo(${JSON.stringify(demo)}, false))`,
+      ],
+      { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] },
+    );
+    expect(said).toContain('Left as it is.');
+    expect(fs.readdirSync(demo)).toEqual(['evarn.sqlite']);
+  });
+});

@@ -1,0 +1,17 @@
+/** The versions of Node that every package takes: Next.js wants 20.9, SQLite's package and the tests leave out 21 and 23. */
+export const NODE_RANGE = '^20.9.0 || ^22.0.0 || >=24.0.0';
+
+/** What is wrong with a version of Node, as a sentence; null = nothing. */
+export function nodeFault(version) {
+  const [major = 0, minor = 0] = version.replace(/^v/, '').split('.').map(Number);
+  if ((major === 20 && minor >= 9) || major === 22 || major >= 24) return null;
+  return `Evarn needs Node 20.9 or later of 20, any 22, or 24 and later; this is ${version}. Install one of them from your system's packages or nodejs.org, and start again.`;
+}
+
+/** Ends the command with a sentence where the version of Node will not do. */
+export function needNode() {
+  const fault = nodeFault(process.version);
+  if (!fault) return;
+  console.error(fault);
+  process.exit(1);
+}
