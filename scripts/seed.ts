@@ -1,7 +1,8 @@
 import fs from 'node:fs';
 import { troubleWords } from '../src/core/shared/trouble';
 import { dataFolder } from '../src/data/database';
-import { readRecords } from '../src/data/records';
+import { SETTINGS_ID } from '../src/core/records';
+import { readRecord, readRecords } from '../src/data/records';
 import { seedDemo } from '../src/demo/seed';
 import { closeWorkspace, troubleOf, workspace } from '../src/server/workspace';
 
@@ -10,10 +11,18 @@ const folder = dataFolder();
 try {
   fs.mkdirSync(folder, { recursive: true });
   const handle = workspace();
-  if (readRecords(handle.db, 'build').length === 0) {
+  const builds = readRecords(handle.db, 'build');
+  const isDemo = readRecord(handle.db, 'settings', SETTINGS_ID)?.isDemo ?? false;
+  // A demo of before the mark is known by the names that its builds were given.
+  if (builds.length > 0 && !isDemo && !builds.some((b) => /^demo-\d+$/.test(b.id))) {
+    console.error(
+      `${handle.file} holds a workspace of somebody's own, and the demo never mixes with it. Give the demo another folder: EVARN_DEMO_DATA.`,
+    );
+    process.exitCode = 1;
+  } else if (builds.length === 0) {
     seedDemo(handle);
     console.log(`demo data in ${handle.file}`);
-  } else console.log(`${handle.file} has data already; left as it is`);
+  } else console.log(`${handle.file} has the demo already; left as it is`);
   closeWorkspace();
 } catch (error) {
   const trouble = troubleOf(error);

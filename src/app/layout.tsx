@@ -3,6 +3,9 @@ import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { CommandCentre } from '@/screens/commands';
+import { SettledPage } from '@/screens/settings';
+import { readSettled } from '@/server/settings';
+import { workspace, workspaceTrouble } from '@/server/workspace';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -15,14 +18,21 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Pages are rendered at each request, so that their scripts carry the nonce of the policy.
   await connection();
+  const settled = settledNow();
+  const inside = (
+    <>
+      {children}
+      <CommandCentre />
+    </>
+  );
   return (
-    <html lang="en">
+    <html lang="en" data-surround={settled?.settings.surround ?? 'as the system'}>
       <body>
-        <NuqsAdapter>
-          {children}
-          <CommandCentre />
-        </NuqsAdapter>
+        <NuqsAdapter>{settled ? <SettledPage settled={settled}>{inside}</SettledPage> : inside}</NuqsAdapter>
       </body>
     </html>
   );
 }
+
+/** The workspace's settings; null where it cannot be opened, which the page itself says. */
+const settledNow = () => (workspaceTrouble() === null ? readSettled(workspace().db) : null);

@@ -1,15 +1,11 @@
-import { paletteOf, recordSetOf } from '@/core/workbench';
-import { readRecords } from '@/data/records';
-import { BuildsScreen } from '@/screens/builds';
-import { readBuilds } from '@/server/build-list';
-import { withWorkspace } from './with-workspace';
+import { redirect } from 'next/navigation';
+import { startAddress } from '@/server/start-page';
+import BuildsPage from './builds/page';
+import { workspaceTrouble } from '@/server/workspace';
 
-export default function BuildsPage() {
-  return withWorkspace((handle) => {
-    const custom = readRecords(handle.db, 'customColour').map((record) => ({
-      type: 'customColour' as const,
-      record,
-    }));
-    return <BuildsScreen first={readBuilds(handle)} palette={paletteOf(recordSetOf(custom))} />;
-  });
+/** The page that Evarn opens with: the list of builds, unless the settings say another. */
+export default function StartPage() {
+  const address = workspaceTrouble() === null ? startAddress() : null;
+  if (address) redirect(address);
+  return BuildsPage();
 }

@@ -189,6 +189,10 @@ const INSPECTED: Diff = joinDiffs(
   }),
   added('madeIn', { id: ELEMENT, element: ELEMENT, from: 1999, to: null }),
   added('fadingGrades', { id: 'fading', from: [1, 2, 3, 4] }),
+  added('settings', {
+    ...{ id: 'settings', currency: 'EUR', decimal: 'comma', dates: '29.11.2026', units: 'inches' },
+    ...{ colourNames: 'plain', letterKeys: false, startPage: 'own parts', surround: 'dark', isDemo: true },
+  }),
   added('simulatedClock', { id: 'clock', daysAhead: 12 }),
   added('buildSources', { id: BUILD, build: BUILD, boxesOnly: true, elsewhere: null }),
   added('claimRank', { id: BUILD, rank: 2 }),

@@ -49,3 +49,11 @@ function readHolder(note: string): Holder | null {
     return null;
   }
 }
+
+/** Who has a data folder open now; null = nobody. Takes and leaves the lock, so it never names one that has ended. */
+export function holderOf(folder: string): Holder | null {
+  const got = lockFolder(folder, { pid: process.pid, since: '', url: null });
+  if ('heldBy' in got) return got.heldBy ?? { pid: 0, since: '', url: null };
+  got.lock.release();
+  return null;
+}

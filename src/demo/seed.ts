@@ -1,4 +1,4 @@
-import { Workbench, addZone, setElsewhere } from '../core/workbench';
+import { Workbench, addZone, changeSettings, setElsewhere } from '../core/workbench';
 import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import { asId, countingIds, type ActionId, type BuildId, type ColourId } from '../core/shared/ids';
 import type { Handle } from '../data/database';
@@ -50,6 +50,8 @@ export function seedDemo(handle: Handle): void {
   let minutes = 0;
   const clock = () => new Date(FIRST_DAY + (minutes += 7) * 60_000);
   const context = () => ({ handle, newId, now: clock() });
+  const mark = { ...changeSettings(undefined, { isDemo: true }), id: asId<ActionId>('demo-mark') };
+  must(perform(handle, { ...mark, scope: 'demo' }, new Date(FIRST_DAY)));
   const nothing = { made: [], matched: [] };
   for (const set of DEMO_SETS) writeSet(handle.db, set, set.lots);
   must(

@@ -36,6 +36,7 @@ import { dataFaultOf, type ConstraintKind } from '@/data/faults';
 import { readRecord, readRecords, writeDiff } from '@/data/records';
 import { announce } from './feed';
 import { renumber } from './renumber';
+import { settle } from './settings';
 
 /** Why an action was refused. Nothing was written. */
 export type Refusal =
@@ -192,7 +193,13 @@ function carryOut(handle: Handle, diff: Diff): void {
         : { refused: 'place gone', account: left.account },
     );
   if (isKeptInPlaces(db, diff)) throw new Refused({ refused: 'in use' });
+  if (CALLED.some((type) => touches(diff, type))) settle(db);
 }
+
+/** What decides how money, days and colours are written. */
+const CALLED = ['settings', 'colourAlias', 'customColour'] as const;
+const touches = (diff: Diff, type: RecordType): boolean =>
+  [...diff.added, ...diff.changed, ...diff.removed].some((r) => r.type === type);
 
 /** What no single constraint of the database says: zones are a tree, and pieces go to places of the entry's own build. */
 function checkPlaces(handle: Handle, diff: Diff): void {

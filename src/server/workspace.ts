@@ -5,6 +5,7 @@ import { BUSY } from '@/core/shared/bounds';
 import { dataFolder, openDatabase, openFault, type Handle } from '@/data/database';
 import { dataFaultOf } from '@/data/faults';
 import { lockFolder, type FolderLock } from '@/data/folder-lock';
+import { settle } from './settings';
 
 /** Thrown where the workspace is asked for and is not available; every route and page makes a sentence of it. */
 export class WorkspaceTrouble extends Error {
@@ -30,6 +31,7 @@ export function workspace(): Handle {
   if (known && known.until > Date.now()) throw new WorkspaceTrouble(known.trouble);
   try {
     held.evarnWorkspace = open(dataFolder());
+    settle(held.evarnWorkspace.db);
     held.evarnTrouble = undefined;
     return held.evarnWorkspace;
   } catch (error) {

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
+import { HeaderAside } from './header-aside';
 
 /** The screens of a build in the order of work. A screen joins the navigation here when it is built. */
 const SCREENS = [
@@ -13,15 +14,16 @@ const SCREENS = [
   { name: 'Tally', path: '/tally' },
 ] as const;
 const WORKSPACE = [
-  { name: 'Builds', path: '/' },
+  { name: 'Builds', path: '/builds' },
   { name: 'Own parts', path: '/own-parts' },
   { name: 'Prices', path: '/prices' },
+  { name: 'Settings', path: '/settings' },
 ] as const;
 export type ScreenName = (typeof SCREENS)[number]['name'];
 
 interface HeaderProps {
   readonly build?: { readonly id: string; readonly name: string; readonly says: string };
-  readonly screen?: ScreenName | 'Builds' | 'Own parts' | 'Prices' | 'Import';
+  readonly screen?: ScreenName | 'Builds' | 'Own parts' | 'Prices' | 'Settings' | 'Import';
   readonly children?: ReactNode;
 }
 
@@ -29,12 +31,12 @@ interface HeaderProps {
 export function AppHeader({ build, screen, children }: HeaderProps) {
   return (
     <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-sm:flex-wrap">
-      <Link href="/" className="font-head text-[18px] font-bold">
+      <Link href="/builds" className="font-head text-[18px] font-bold">
         Evarn
       </Link>
       {build ? (
         <p className="text-faint min-w-0 flex-1 truncate">
-          <Link href="/" className="hover:underline">
+          <Link href="/builds" className="hover:underline">
             Builds
           </Link>
           {' / '}
@@ -65,6 +67,7 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
             ))}
       </nav>
       {children}
+      <HeaderAside />
     </header>
   );
 }

@@ -1,13 +1,11 @@
+import { formatNumber } from '@/core/shared/forms';
 import { formatMoney } from '@/core/shared/money';
 
 /** "+55", "−8", "0": a difference with its sign, true minus. */
 export const signed = (n: number): string => (n > 0 ? `+${count(n)}` : n < 0 ? `−${count(-n)}` : '0');
 
 /** 7812 -> "7,812". */
-export const count = (n: number): string => GROUPED.format(n);
-
-// Made once: a page words hundreds of numbers at a time, and making one of these is what takes long.
-const GROUPED = new Intl.NumberFormat('en-GB');
+export const count = (n: number): string => formatNumber(n);
 
 export const pieces = (n: number): string => `${count(n)} ${n === 1 ? 'piece' : 'pieces'}`;
 

@@ -105,3 +105,22 @@ function shaded(base: Everyday, shade: 'light' | 'dark' | 'as it is'): LabD65 {
     white: 'D65',
   };
 }
+
+/**
+ * What anybody would call a colour: the everyday word, with light or dark where that is nearer, that looks most like it.
+ *
+ * plainColour(slate) = 'dark grey'
+ */
+export function plainColour({ lab, finish, family }: Colour): string {
+  const near = Object.entries(WORDS).flatMap(([word, base]) =>
+    base.families.includes(family)
+      ? (['as it is', 'light', 'dark'] as const).map((shade) => ({
+          words: shade === 'as it is' ? word : `${shade} ${word}`,
+          far: deltaE00(shaded(base, shade), lab),
+        }))
+      : [],
+  );
+  const best = near.sort((a, b) => a.far - b.far)[0]?.words ?? family;
+  if (finish === 'clear') return `clear ${best}`;
+  return finish === 'solid' ? best : `${best}, ${finish}`;
+}

@@ -1,7 +1,7 @@
 export { FINISHES, COLOUR_FAMILIES, inkOn, labOfHex, shadeHex } from './colour';
 export type { Colour, ColourFamily, Finish, LabD65 } from './colour';
 export { PALETTE, makeColour } from './palette';
-export { everydayColours } from './everyday';
+export { everydayColours, plainColour } from './everyday';
 export { deltaE00 } from './delta-e';
 export type { ColourDifference } from './delta-e';
 export { colourWords, matchColour, nearestColours } from './match';

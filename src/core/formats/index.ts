@@ -1,5 +1,6 @@
 export { actionSchema } from './record-schemas';
 export { readDelimited, TableBuilder } from './table';
+export { typedTable } from './typed-lines';
 export type { RawTable, TableFault } from './table';
 export { COLUMN_ROLES, guessColumns, headingKey, PURPOSES, ROLES_FOR } from './columns';
 export type { ColumnRole, Purpose } from './columns';

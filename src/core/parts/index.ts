@@ -1,6 +1,7 @@
 export { FAMILIES, GENERAL, GROUPS } from './families';
 export type { Family, PartGroup, SolidName } from './families';
 export { elementKey, elementName, inColour, splitElementKey } from './part';
+export { applyColourNames, shownColour } from './shown-colour';
 export type { ElementKey, Part } from './part';
 export { partOf, readPartName, singular } from './read-part-name';
 export type { ReadName } from './read-part-name';

@@ -1,3 +1,4 @@
+import { shownColour } from './shown-colour';
 import type { ColourId, PartId } from '../shared/ids';
 import { asId } from '../shared/ids';
 import { assert } from '../shared/assert';
@@ -62,5 +63,5 @@ export function inColour(key: ElementKey, colour: ColourId): ElementKey {
 /** "tile 2x2 bark (compass)": how an element is written everywhere. */
 export function elementName(key: ElementKey): string {
   const { part, colour, print } = splitElementKey(key);
-  return `${part} ${colour}${print ? ` (${print})` : ''}`;
+  return `${part} ${shownColour(colour)}${print ? ` (${print})` : ''}`;
 }

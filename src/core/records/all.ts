@@ -13,6 +13,7 @@ import { customColour } from './custom-colour';
 import { entry } from './entry';
 import { exposure } from './exposure';
 import { fadingGrades } from './fading-grades';
+import { settings } from './settings';
 import { finding } from './finding';
 import { floorJob } from './floor-job';
 import { inspectionCard } from './inspection-card';
@@ -97,6 +98,7 @@ export const RECORDS = [
   whiteningCost,
   madeIn,
   fadingGrades,
+  settings,
   simulatedClock,
   buildSources,
   claimRank,

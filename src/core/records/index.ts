@@ -13,6 +13,7 @@ export { countLineId, type CountLine } from './count-line';
 export type { CustomColour } from './custom-colour';
 export type { Entry, EntryState, Movement } from './entry';
 export { SEEN, type Exposure, type Seen } from './exposure';
+export { COLOUR_NAMES, SETTINGS_ID, START_PAGES, SURROUNDS, type Settings } from './settings';
 export { FADING_GRADES_ID, type FadingGrades } from './fading-grades';
 export { FINDING_KINDS, STAY_ANSWERS, type Finding, type FindingKind, type StayAnswer } from './finding';
 export { FLOOR_PATTERNS, type FloorJob, type FloorPattern } from './floor-job';

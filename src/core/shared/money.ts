@@ -1,5 +1,6 @@
 import { assert } from './assert';
 import { readDecimal } from './decimal';
+import { formatCurrency } from './forms';
 
 /** Money in minor units of the workspace's one currency: 95 is £0.95. Always a safe integer. */
 export type Minor = number;
@@ -36,16 +37,8 @@ export function splitByLargestRemainder(total: Minor, weights: readonly number[]
   return shares;
 }
 
-// Made once: to make one takes far longer than to write a number with it.
-const GROUPED = new Intl.NumberFormat('en-GB');
-
-/** 3140 -> "£31.40"; -95 -> "−£0.95". */
-export function formatMoney(amount: Minor, symbol = '£'): string {
-  const size = Math.abs(amount);
-  const whole = GROUPED.format(Math.floor(size / 100));
-  const text = `${symbol}${whole}.${String(size % 100).padStart(2, '0')}`;
-  return amount < 0 ? `−${text}` : text;
-}
+/** An amount in the workspace's currency and form: 3140 -> "£31.40"; -95 -> "−£0.95". */
+export const formatMoney = (amount: Minor): string => formatCurrency(amount);
 
 /** Plain decimal for files: 3140 -> "31.40". */
 export const moneyAsDecimal = (amount: Minor): string => (amount / 100).toFixed(2);

@@ -34,3 +34,5 @@ export { FIGURE_PARTS, figurePart, isFigure, openFigure, USUAL_FIGURE } from './
 export type { FigureMake, FigurePart } from './open-figure';
 export { costOfWork, planWork } from './plan-command';
 export type { Plan, PlannedWork, WorkCost } from './plan-command';
+export { applySettings, changeSettings, DEFAULT_SETTINGS, namesOf } from './settings';
+export type { Settled } from './settings';

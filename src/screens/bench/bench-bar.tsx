@@ -1,9 +1,7 @@
 'use client';
 
-import { openCommandCentre } from '../commands';
 import { Download } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { Key } from '@/ui/button';
 import { Menu } from '@/ui/menu';
 import { saveFile } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
@@ -23,14 +21,6 @@ export function BenchBar({
   return (
     <BuildBar screen="Bench" background={background}>
       <Files build={build} />
-      <button
-        type="button"
-        onClick={() => openCommandCentre('commands')}
-        aria-label="All commands"
-        className="ml-1 max-sm:hidden"
-      >
-        <Key>Ctrl K</Key>
-      </button>
     </BuildBar>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
 import { asideNow, isAsideOver, keepAside, lookedAgain, putAsideUntil } from '@/core/brief';
 import { FRESH_EYES, type PutAside } from '@/core/records';
@@ -30,19 +31,19 @@ export function FreshEyes() {
           ? 'Put it aside, and look again with fresh eyes'
           : isAsideOver(aside, today)
             ? 'The day has come: look at it again'
-            : `Put aside until ${aside.until.slice(0, 10)}`}
+            : `Put aside until ${formatDay(aside.until)}`}
       </h2>
       {!aside && <PutAsideForm today={today} />}
       {aside && (
         <p className="text-soft">
-          Since {aside.since.slice(0, 10)}. <bdi>{aside.why}</bdi>
+          Since {formatDay(aside.since)}. <bdi>{aside.why}</bdi>
         </p>
       )}
       {aside && isAsideOver(aside, today) && <Questions aside={aside} />}
       {aside && !isAsideOver(aside, today) && <LookNow aside={aside} today={today} />}
       {looked.map((p) => (
         <details key={p.id}>
-          <summary className="cursor-pointer">Looked at again on {p.lookedOn.slice(0, 10)}</summary>
+          <summary className="cursor-pointer">Looked at again on {formatDay(p.lookedOn)}</summary>
           <dl>
             {p.answers.map((a) => (
               <div key={a.question}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { currencySign } from '@/core/shared/forms';
 import Link from 'next/link';
 import { useState } from 'react';
 import { makeException, RULES, withdrawException, type Rule, type RuleNow } from '@/core/brief';
@@ -43,7 +44,9 @@ export function HouseRules({ brief, now, onKeep }: HouseRulesProps) {
   );
 }
 
-const UNITS = { pieces: 'pieces', money: '£', studs: 'studs', parcels: 'parcels' } as const;
+const UNITS = { pieces: 'pieces', studs: 'studs', parcels: 'parcels' } as const;
+const unitOf = (asks: string): string =>
+  asks === 'money' ? currencySign() : UNITS[asks as keyof typeof UNITS];
 /** Limits that a rule begins with when it is switched on. */
 const FIRST = {
   pieces: 500,
@@ -128,7 +131,7 @@ function Limit({ rule, limit, onLimit }: { rule: Rule; limit: number; onLimit: (
   const isMoney = rule.asks === 'money';
   return (
     <NumberBox
-      label={`${rule.name}, ${UNITS[rule.asks as keyof typeof UNITS]}`}
+      label={`${rule.name}, ${unitOf(rule.asks ?? '')}`}
       value={isMoney ? limit / 100 : limit}
       least={0}
       most={1_000_000}

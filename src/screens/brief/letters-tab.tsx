@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
 import { deleteLetter, keepLetter, letterState, newLetter } from '@/core/brief';
 import { LETTER_SIDES, type Letter } from '@/core/records';
@@ -69,7 +70,7 @@ function LetterRow({ letter, today }: { letter: Letter; today: string }) {
       <ol>
         {letter.lines.map((l, i) => (
           <li key={i} className="border-rule border-b py-1">
-            {l.on.slice(0, 10)}, {l.side}: <bdi>{l.what}</bdi>
+            {formatDay(l.on)}, {l.side}: <bdi>{l.what}</bdi>
           </li>
         ))}
       </ol>

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useEffect, useState } from 'react';
 import { deleteSpentTime, spendTime, timeByModification } from '@/core/brief';
 import type { ModificationId } from '@/core/shared/ids';
@@ -69,11 +70,11 @@ export function TimeTab() {
           {spent.map((t) => (
             <li key={t.id} className="border-rule flex items-center gap-2 border-b py-1">
               <span className="flex-1">
-                {t.on.slice(0, 10)}: {hoursWords(t.minutes)}, {nameOf(t.modification)} <bdi>{t.note}</bdi>
+                {formatDay(t.on)}: {hoursWords(t.minutes)}, {nameOf(t.modification)} <bdi>{t.note}</bdi>
               </span>
               <Button
                 look="bare"
-                aria-label={`Delete ${hoursWords(t.minutes)} of ${t.on.slice(0, 10)}`}
+                aria-label={`Delete ${hoursWords(t.minutes)} of ${formatDay(t.on)}`}
                 onClick={() => perform(deleteSpentTime(t))}
               >
                 Delete

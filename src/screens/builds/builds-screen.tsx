@@ -33,7 +33,9 @@ export function BuildsScreen({ first, palette }: BuildsProps) {
             <div className="min-w-64 flex-1">
               <h1 className="text-[24px] leading-tight">{sentence(builds)}</h1>
               <p className="text-soft mt-1">
-                Open one to go on with it. Every figure comes out of its books.
+                {builds.here + builds.archived === 0
+                  ? 'This workspace is your own, and empty.'
+                  : 'Open one to go on with it. Every figure comes out of its books.'}
               </p>
             </div>
             <Link href="/import" className={buttonClass('main', 'min-h-9 px-4')}>
@@ -105,7 +107,8 @@ function Empty({ none, wanted }: { none: boolean; wanted: string }) {
   return (
     <div className="border-edge rounded-lg border border-dashed p-8 text-center">
       <p className="text-soft mb-3">
-        A build begins with a box: choose a set of the catalogue, or import an inventory of your own.
+        A build begins with what is in a box. Type its first lines, paste a block from a spreadsheet, choose a
+        file, or try it with a sample: an example of each is there.
       </p>
       <Link href="/import" className={buttonClass('main')}>
         Import the first set

@@ -71,7 +71,7 @@ export function BudgetChart({
       tooltip: {
         callbacks: {
           title: () => '',
-          label: (c) => `£${Number(c.parsed.x).toFixed(2)}: ${Math.round(Number(c.parsed.y))} %`,
+          label: (c) => `${money(Math.round(Number(c.parsed.x) * 100))}: ${Math.round(Number(c.parsed.y))} %`,
         },
       },
     },

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { asThresholds, FADING_GRADES, hexOfLab } from '@/core/colour';
@@ -40,7 +41,7 @@ export function ReadingsDialog({ onClose }: { onClose: () => void }) {
               </span>
               <span className="text-faint block text-[12px]">
                 L* {r.l.toFixed(1)} a* {r.a.toFixed(1)} b* {r.b.toFixed(1)} ± {r.spread.toFixed(2)} · {r.made}{' '}
-                · {r.at.slice(0, 10)}
+                · {formatDay(r.at)}
                 {!r.trusted && ` · not trusted: ${r.doubt}`}
               </span>
             </span>

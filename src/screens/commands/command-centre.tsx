@@ -17,14 +17,17 @@ const opened = createStore<{ readonly open: Open }>()(() => ({ open: null }));
 export const openCommandCentre = (open: Open): void => opened.setState({ open });
 
 const SCREENS: readonly [name: string, path: string][] = [
-  ['Builds', '/'],
+  ['Builds', '/builds'],
   ['Own parts', '/own-parts'],
   ['Prices', '/prices'],
+  ['Settings', '/settings'],
   ['Import', '/import'],
 ];
 const OF_BUILD: readonly [name: string, path: string][] = [
   ['Inspect', '/inspect'],
+  ['Brief', '/brief'],
   ['Bench', ''],
+  ['Fit', '/fit'],
   ['Colour', '/colour'],
   ['Parts', '/parts'],
   ['Tally', '/tally'],

@@ -20,6 +20,18 @@ export function bindingsOf(key: string): string[] {
   return last.length === 1 && /[^a-z0-9 ]/i.test(last) ? [plain, ['Shift', plain].join('+')] : [plain];
 }
 
+/** On globalThis no less than the forms of money: whether a single letter is a command. */
+const held = globalThis as { evarnLetterKeys?: boolean };
+
+/** Lets single letters be commands, or not, for those who dictate or rest a hand on the keys. */
+export const allowLetterKeys = (allowed: boolean): void => {
+  held.evarnLetterKeys = allowed;
+};
+
+/** False of a single letter while those are no commands; signs and keys with Ctrl or Alt go on working. */
+export const isAllowed = (key: string): boolean =>
+  (held.evarnLetterKeys ?? true) || !/^(shift\+)?[a-z]$/i.test(key);
+
 /** A key as it is shown: keyWords('ctrl+shift+z') = "Ctrl Shift Z". */
 export const keyWords = (key: string): string =>
   key

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
-import { bindingsOf, runsIn } from './keys';
+import { bindingsOf, isAllowed, runsIn } from './keys';
 
 /** Something a person can do here: its key runs it, the palette and the sheet of keys list it. */
 export interface Command {
@@ -54,7 +54,7 @@ export function useCommands(commands: readonly Command[], listening = true, inDi
     if (!listening || !keys) return;
     const run = (key: string) => (e: KeyboardEvent) => {
       const command = layer.current.commands.find((c) => c.key === key);
-      if (!command || !runsIn(e.target, command) || (!inDialog && dialogIsOpen())) return;
+      if (!command || !isAllowed(key) || !runsIn(e.target, command) || (!inDialog && dialogIsOpen())) return;
       e.preventDefault();
       command.run();
     };

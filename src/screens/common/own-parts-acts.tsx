@@ -28,7 +28,10 @@ export function useOwnPartsPalette({ customColours }: StockSnapshot) {
  * Doing and undoing what belongs to own parts: sends, says what came of it, and shows the books as they are then, also
  * when another window changed them.
  */
-export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'revision' | 'undoRedo'>) {
+export function useOwnPartsActs(
+  { revision, undoRedo }: Pick<StockSnapshot, 'revision' | 'undoRedo'>,
+  scope: string = STOCK_SCOPE,
+) {
   const router = useRouter();
   const [says, setSays] = useState('');
   const { waiting, unreached } = useStore(outboxState);
@@ -51,7 +54,7 @@ export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'rev
   };
   const perform = ({ label, diff }: Command) => {
     const id = asId<ActionId>(crypto.randomUUID());
-    const action = { id, scope: STOCK_SCOPE, label: cutText(label, 500), diff };
+    const action = { id, scope, label: cutText(label, 500), diff };
     void send({ kind: 'action', action }, () => '');
   };
   const undoOrRedo = async (direction: 'undo' | 'redo') => {
@@ -59,7 +62,7 @@ export function useOwnPartsActs({ revision, undoRedo }: Pick<StockSnapshot, 'rev
     if (!target) return;
     const request = crypto.randomUUID();
     await send(
-      { kind: 'undo', request, scope: STOCK_SCOPE, direction, action: target.id },
+      { kind: 'undo', request, scope, direction, action: target.id },
       (label) => `${direction === 'undo' ? 'Undone' : 'Done again'}: ${label}`,
     );
   };

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Size } from '@/core/ledger';
+import { formatLengths, forms } from '@/core/shared/forms';
 import { growth, inMillimetres, measureSize } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
@@ -51,6 +52,7 @@ function SizeForm({
     height: bricksTyped(draft.height) ?? read(draft.height),
   };
   const good = Object.values(next).every((n) => n > 0 && n <= 100_000);
+  const { units } = forms();
   const mm = good ? inMillimetres(next) : size && inMillimetres(size);
   return (
     <form
@@ -82,11 +84,12 @@ function SizeForm({
       <p className="mt-3 min-h-10">
         {mm ? (
           <>
-            <b className="figure-md block">
-              {mm.length} × {mm.width} × {mm.height} mm
-            </b>
+            <b className="figure-md block">{formatLengths([mm.length, mm.width, mm.height])}</b>
             <span className="text-soft">
-              {cm(mm.length)} × {cm(mm.width)} × {cm(mm.height)} cm, length × width × height
+              {units === 'mm'
+                ? `${formatLengths([mm.length, mm.width, mm.height], { ...forms(), units: 'cm' })}, `
+                : ''}
+              length × width × height
             </span>
           </>
         ) : (
@@ -117,5 +120,3 @@ function bricksTyped(text: string): number | undefined {
   const [, bricks, plates] = /^(\d{1,5})\s*\+\s*(\d{1,2})$/.exec(text.trim()) ?? [];
   return bricks === undefined ? undefined : Number(bricks) + Number(plates) / 3;
 }
-
-const cm = (mm: number): string => (mm / 10).toFixed(1);

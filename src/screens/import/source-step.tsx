@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { readDelimited, type RawTable } from '@/core/formats';
+import { readDelimited, typedTable, type RawTable } from '@/core/formats';
 import { Button } from '@/ui/button';
 import { FileDrop } from '@/ui/file-drop';
 import { count } from '@/ui/numbers';
@@ -18,8 +18,13 @@ interface SourceProps {
 export function SourceStep({ world, onTable, onSet }: SourceProps) {
   return (
     <div className="grid gap-6 lg:grid-cols-2">
-      {world.purpose === 'set' && <Catalogue world={world} onSet={onSet} />}
-      <OwnTable onTable={onTable} purpose={world.purpose} />
+      {world.purpose === 'set' &&
+        (world.catalogue.length > 0 ? (
+          <Catalogue world={world} onSet={onSet} />
+        ) : (
+          <Samples onTable={onTable} />
+        ))}
+      <OwnTable onTable={onTable} world={world} />
     </div>
   );
 }
@@ -32,9 +37,6 @@ function Catalogue({ world, onSet }: { world: ImportWorld; onSet: (code: string)
   return (
     <section aria-label="Choose a set">
       <h2 className="mb-2 text-[16px]">Choose a set</h2>
-      {world.catalogue.length === 0 && (
-        <p className="text-soft">No catalogue is in this workspace. Import an inventory of your own.</p>
-      )}
       {world.catalogue.length > 4 && (
         <input
           value={wanted}
@@ -67,6 +69,54 @@ function Catalogue({ world, onSet }: { world: ImportWorld; onSet: (code: string)
   );
 }
 
+/** Small invented sets to begin with; they come as a person's own file would. */
+const SAMPLES = [
+  { name: 'Gate lodge', file: '/samples/gate-lodge.csv', says: 'a small house with a gate, in four zones' },
+  { name: 'Crane barge', file: '/samples/crane-barge.csv', says: 'a boat with a crane, in four zones' },
+] as const;
+
+function Samples({ onTable }: Pick<SourceProps, 'onTable'>) {
+  const [says, setSays] = useState('');
+  const take = async ({ name, file }: (typeof SAMPLES)[number]) => {
+    const text = await fetch(file).then(
+      (r) => (r.ok ? r.text() : null),
+      () => null,
+    );
+    const read = text === null ? null : readDelimited(text);
+    if (read?.ok) onTable(read.value, name);
+    else setSays('The sample could not be read. Try again.');
+  };
+  return (
+    <section aria-label="Choose a sample">
+      <h2 className="mb-1 text-[16px]">Try it with a sample</h2>
+      <p className="text-soft mb-2">
+        An invented set, read in the way your own list is. It can be deleted later.
+      </p>
+      <ul className="border-rule border-t">
+        {SAMPLES.map((s) => (
+          <li key={s.file} className="border-rule flex items-center gap-3 border-b py-2">
+            <div className="min-w-0 flex-1">
+              <b className="block">{s.name}</b>
+              <span className="text-faint">{s.says}</span>
+            </div>
+            <Button onClick={() => void take(s)} aria-label={`Choose ${s.name}`}>
+              Choose
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <p role="status" className="mt-1 font-medium">
+        {says}
+      </p>
+    </section>
+  );
+}
+
+const TYPED_EXAMPLE =
+  '[Walls]\n24 brick 2x4 white\n30 brick 1x2 light grey\n[Roof]\n20 slope 45 2x2 dark red\n';
+const PASTED_EXAMPLE =
+  'Part\tColour\tHow many\tZone\nbrick 2x4\twhite\t24\tWalls\nbrick 1x2\tlight grey\t30\tWalls\nslope 45 2x2\tdark red\t20\tRoof\n';
+
 const SAYS = {
   set: 'An inventory with a part, a colour and a quantity in each row. Any column names, in any order.',
   stock: 'Your own parts with a colour and a quantity in each row, and a tray if you have it written down.',
@@ -74,13 +124,8 @@ const SAYS = {
   register: 'Parts and colours that were made, with the years from and to where they are known.',
 } as const;
 
-function OwnTable({
-  onTable,
-  purpose,
-}: {
-  onTable: SourceProps['onTable'];
-  purpose: ImportWorld['purpose'];
-}) {
+function OwnTable({ onTable, world }: Pick<SourceProps, 'onTable' | 'world'>) {
+  const { purpose } = world;
   const [says, setSays] = useState('');
   const [pasted, setPasted] = useState('');
   const readFile = async (chosen: File) => {
@@ -90,6 +135,8 @@ function OwnTable({
     if (read.ok) onTable(read.value, chosen.name.replace(/\.[^.]*$/, ''));
   };
   const readPasted = () => {
+    const typed = purpose === 'set' || purpose === 'stock' ? typedTable(pasted, world.palette) : null;
+    if (typed) return onTable(typed, 'Typed lines');
     const read = readDelimited(pasted);
     setSays(read.ok ? '' : uploadFaultWords(read.reason));
     if (read.ok) onTable(read.value, 'Pasted block');
@@ -114,9 +161,20 @@ function OwnTable({
         onFile={(chosen) => void readFile(chosen)}
       >
         <p className="mb-2">Drop a CSV, TSV or XLSX file here, up to 20 MB and 50,000 rows.</p>
+        {purpose === 'set' && (
+          <p className="mb-2">
+            <a className="underline" href={SAMPLES[0].file} download>
+              Save an example of one
+            </a>
+          </p>
+        )}
       </FileDrop>
       <label className="block">
-        <span className="text-soft">Or paste a block from a spreadsheet</span>
+        <span className="text-soft">
+          {purpose === 'set' || purpose === 'stock'
+            ? 'Or paste a block from a spreadsheet, or type a line for each kind of part'
+            : 'Or paste a block from a spreadsheet'}
+        </span>
         <textarea
           value={pasted}
           onChange={(e) => setPasted(e.target.value)}
@@ -125,9 +183,17 @@ function OwnTable({
           className="border-edge bg-sheet mt-1 block w-full rounded-md border p-2 font-mono text-[12px]"
         />
       </label>
-      <Button className="mt-2" disabled={!pasted.trim()} onClick={readPasted}>
-        Read the block
-      </Button>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button look="main" disabled={!pasted.trim()} onClick={readPasted}>
+          Read the block
+        </Button>
+        {(purpose === 'set' || purpose === 'stock') && (
+          <>
+            <Button onClick={() => setPasted(TYPED_EXAMPLE)}>Put in an example, typed</Button>
+            <Button onClick={() => setPasted(PASTED_EXAMPLE)}>Put in an example, pasted</Button>
+          </>
+        )}
+      </div>
       <p role="status" className="mt-2 font-medium">
         {says}
       </p>

@@ -1,5 +1,6 @@
 'use client';
 
+import { currencySign } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { Colour } from '@/core/colour';
 import { grade, priceLookup } from '@/core/ledger';
@@ -94,7 +95,13 @@ export function AddStockForm({
           ))}
         </Select>
       </Field>
-      <Field label={usual === null ? '£ a piece, if known' : `£ a piece (else ${money(usual)})`}>
+      <Field
+        label={
+          usual === null
+            ? `${currencySign()} a piece, if known`
+            : `${currencySign()} a piece (else ${money(usual)})`
+        }
+      >
         <Input
           value={each}
           inputMode="decimal"

@@ -1,5 +1,6 @@
 'use client';
 
+import { currencySign } from '@/core/shared/forms';
 import { useState } from 'react';
 import { accountOwner, batchOf, type Command } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -107,7 +108,7 @@ export function ChosenPanel({
         <Field label="To whom, why, or a name">
           <Input value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />
         </Field>
-        <Field label="£ a piece, sold">
+        <Field label={`${currencySign()} a piece, sold`}>
           <Input
             value={each}
             inputMode="decimal"

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
 import { goneAccount, type Entry } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -45,7 +46,7 @@ function Loan({ loan, stock, acts }: { loan: Entry; stock: StockSnapshot; acts: 
         <b>
           <bdi>{loan.note || 'to nobody named'}</bdi>
         </b>{' '}
-        <span className="text-soft">since {loan.loggedAt.slice(0, 10)}</span>
+        <span className="text-soft">since {formatDay(loan.loggedAt)}</span>
         <span className="mt-1 flex flex-wrap gap-2">
           {lent.map((m) => (
             <span key={`${m.element}${m.grade}`} title={elementName(m.element)}>

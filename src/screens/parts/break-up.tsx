@@ -1,5 +1,6 @@
 'use client';
 
+import { currencySign } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import { modelAccount, type Copy, type Tray } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
@@ -72,10 +73,10 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
       </h3>
       <p className="text-soft">
         {boxPrice(copy.price)} for {pieces(report.opened)}
-        {report.eachOfAll !== null && `: £${each(report.eachOfAll)} a piece`}
+        {report.eachOfAll !== null && `: ${currencySign()}${each(report.eachOfAll)} a piece`}
         {useful > 0 &&
           report.eachOfUseful !== null &&
-          `, £${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}
+          `, ${currencySign()}${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}
         . {left === 0 ? 'All of it is out.' : `${pieces(left)} are still in it.`}
       </p>
       <p className="my-2 flex flex-wrap gap-1">
@@ -172,7 +173,7 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
       <p className="text-soft mb-2">
         {all === 0
           ? 'Nothing is on the model.'
-          : `${pieces(all)} are on it. For its boxes: ${paidWords(paid)}${paid.unpriced === 0 && paid.worth > 0 ? `, so about £${(paid.worth / 100 / all).toFixed(3)} a piece` : ''}. It can be undone.`}
+          : `${pieces(all)} are on it. For its boxes: ${paidWords(paid)}${paid.unpriced === 0 && paid.worth > 0 ? `, so about ${currencySign()}${(paid.worth / 100 / all).toFixed(3)} a piece` : ''}. It can be undone.`}
       </p>
       {held.map(({ zone, qty }) => (
         <Check

@@ -1,5 +1,6 @@
 'use client';
 
+import { currencySign } from '@/core/shared/forms';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
@@ -95,13 +96,13 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                           <bdi className="min-w-0 flex-1 truncate">{elementName(price.element)}</bdi>
                           <PriceInput
                             name={`New price of ${elementName(price.element)}`}
-                            words="new £"
+                            words={`new ${currencySign()}`}
                             value={price.newPrice}
                             onKeep={(newPrice) => acts.perform(setPrice(price, { newPrice }))}
                           />
                           <PriceInput
                             name={`Used price of ${elementName(price.element)}`}
-                            words="used £"
+                            words={`used ${currencySign()}`}
                             value={price.usedPrice}
                             onKeep={(usedPrice) => acts.perform(setPrice(price, { usedPrice }))}
                           />

@@ -95,7 +95,7 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
                   },
                   y: {
                     beginAtZero: true,
-                    ticks: { font, callback: (v) => `£${v}` },
+                    ticks: { font, callback: (v) => money(Math.round(Number(v) * 100)) },
                     grid: { color: '#d6d6d6' },
                   },
                 },

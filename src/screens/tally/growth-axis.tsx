@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import type { Stage } from '@/core/records';
 import { growthOf, type GrowthPoint } from '@/core/show';
@@ -124,7 +125,7 @@ function Axis({ points, stages, isWhole }: AxisProps) {
         className="accent-ink w-full"
       />
       <p role="status" aria-live="polite">
-        <b>Entry {count(point.entry.no)}</b>, {point.entry.loggedAt.slice(0, 10)}:{' '}
+        <b>Entry {count(point.entry.no)}</b>, {formatDay(point.entry.loggedAt)}:{' '}
         <bdi>{entrySaid(point.entry)}</bdi>.{' '}
         {isWhole && (
           <>

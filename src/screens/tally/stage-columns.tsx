@@ -1,5 +1,6 @@
 'use client';
 
+import { formatLengths } from '@/core/shared/forms';
 import { Fragment } from 'react';
 import { sizeAt, type Standing } from '@/core/show';
 import type { Size } from '@/core/ledger';
@@ -135,9 +136,7 @@ function SizeToScale({ size, all }: { size: Size | null; all: readonly (Size | n
       </svg>
       <figcaption className="text-[12px]">
         {count(size.length)} × {count(size.width)} studs, {count(size.height)} bricks high
-        <span className="text-soft block">
-          {mm.length} × {mm.width} × {mm.height} mm
-        </span>
+        <span className="text-soft block">{formatLengths([mm.length, mm.width, mm.height])}</span>
       </figcaption>
     </figure>
   );

@@ -1,3 +1,4 @@
+import { formatLengths } from '@/core/shared/forms';
 import type { DoorStep, housesMeet, LineStep, Stands, SticksOut, StoreySize } from '@/core/fit';
 import { asBricksAndPlates, PLATE, type BaseUnder, type Block } from '@/core/fit';
 import { elementName } from '@/core/parts';
@@ -15,7 +16,7 @@ export function heightWords(n: number): string {
     bricks > 0 ? `${count(bricks)} ${bricks === 1 ? 'brick' : 'bricks'}` : '',
     over > 0 || bricks === 0 ? plates(over) : '',
   ].filter(Boolean);
-  return `${list(parts)}, ${Math.round(n * PLATE * 10) / 10} mm`;
+  return `${list(parts)}, ${formatLengths([Math.round(n * PLATE * 10) / 10])}`;
 }
 
 /** "As planned 36 x 24 studs, 34 bricks tall: zones and planned walls make it larger than was measured." */

@@ -79,6 +79,12 @@ const TROUBLE_WORDS: Readonly<Record<Trouble['trouble'], string>> = {
   'not allowed': 'The data folder may not be written. Give yourself the right to and do it again.',
 };
 
+const OWN_WORDS: Readonly<Record<string, string>> = {
+  'is open here': 'Your own workspace is what is open here.',
+  held: 'Another program holds your own workspace. Close it there, and do it again.',
+  'did not start': 'It did not start. In a terminal: npm start.',
+};
+
 /** A sentence for what the server would not do. Nothing was changed by it. */
 export function refusalWords(refusal: unknown, records?: RecordSet): string {
   const r = refusal as Refusal | { refused: string };
@@ -134,6 +140,17 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
         : 'There is nothing to redo.';
     case 'too large':
       return 'That is too much at once: 20 MB is the most.';
+    case 'own workspace':
+      return (
+        OWN_WORDS[(r as { fault?: string }).fault ?? ''] ??
+        'It could not be started. In a terminal: npm start.'
+      );
+    case 'not the demo':
+      return 'This is your own workspace already.';
+    case 'demo copy':
+      return (r as { fault?: string }).fault === 'not empty'
+        ? 'There is something in this workspace already. The demo never mixes with your own.'
+        : 'The copy could not be made, and nothing was changed. In a terminal, npm run demo starts the demo by itself.';
     case 'no such build':
       return 'That build is no longer there.';
     default:

@@ -1,3 +1,4 @@
+import { formatLengths } from '@/core/shared/forms';
 import { briefOf, compromises, timeByModification } from '@/core/brief';
 import { massOfBuild } from '@/core/fit';
 import { inMillimetres } from '@/core/inspection';
@@ -12,7 +13,7 @@ import { facts, heading, listed, text, type Composing } from './blocks';
 
 const sizeWords = (s: Size): string => {
   const mm = inMillimetres(s);
-  return `${count(s.length)} × ${count(s.width)} studs, ${count(s.height)} bricks high (${mm.length} × ${mm.width} × ${mm.height} mm)`;
+  return `${count(s.length)} × ${count(s.width)} studs, ${count(s.height)} bricks high (${formatLengths([mm.length, mm.width, mm.height])})`;
 };
 
 export function sizeAndTime({ workbench, planned, today }: Composing): SheetBlock[] {

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { SETTINGS_ID } from '@/core/records';
+import { currentRevision, undoTargets } from '@/data/actions';
+import { dataFolder } from '@/data/database';
+import { readRecord, readRecords } from '@/data/records';
+import { SettingsScreen } from '@/screens/settings';
+import { readSettled } from '@/server/settings';
+import { withWorkspace } from '../with-workspace';
+
+export const metadata: Metadata = { title: 'Settings' };
+
+export default function SettingsPage() {
+  return withWorkspace(({ db }) => (
+    <SettingsScreen
+      settled={readSettled(db)}
+      kept={readRecord(db, 'settings', SETTINGS_ID) ?? null}
+      revision={currentRevision(db)}
+      undoRedo={undoTargets(db, SETTINGS_ID)}
+      folder={dataFolder()}
+      isEmpty={readRecords(db, 'build').length + readRecords(db, 'tray').length === 0}
+    />
+  ));
+}

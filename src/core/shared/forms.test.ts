@@ -1,0 +1,56 @@
+import { afterEach, describe, expect, it } from 'vitest';
+import {
+  applyForms,
+  currencySign,
+  DATE_FORMS,
+  DEFAULT_FORMS,
+  formatCurrency,
+  formatDay,
+  formatLengths,
+  formatNumber,
+  type Forms,
+} from './forms';
+import { formatMoney, readMoney } from './money';
+
+const euro: Forms = { currency: 'EUR', decimal: 'comma', dates: '29.11.2026', units: 'cm' };
+afterEach(() => applyForms(DEFAULT_FORMS));
+
+describe('money in a workspace’s form', () => {
+  it('has the currency’s sign where its language has it, and a true minus', () => {
+    expect(formatCurrency(3140)).toBe('£31.40');
+    expect(formatCurrency(-95)).toBe('−£0.95');
+    expect(formatCurrency(312_040, euro).replace(/\s/g, ' ')).toBe('3.120,40 €');
+    expect(formatCurrency(312_000, { ...euro, currency: 'JPY', decimal: 'point' })).toBe('¥3,120');
+    expect([currencySign(), currencySign(euro)]).toEqual(['£', '€']);
+  });
+
+  it('is what every sentence writes, once it is applied, and is read back', () => {
+    applyForms(euro);
+    for (const amount of [0, 7, 95, 3140, 120_450, 1_204_507]) {
+      expect(formatMoney(amount)).toBe(formatCurrency(amount, euro));
+      expect(readMoney(formatMoney(amount))).toBe(amount);
+    }
+  });
+});
+
+describe('numbers, days and lengths', () => {
+  it('take the decimal mark that was chosen', () => {
+    expect([formatNumber(7812.5), formatNumber(7812.5, euro)]).toEqual(['7,812.5', '7.812,5']);
+  });
+
+  it('write the day in each form, and leave alone what is none', () => {
+    expect(DATE_FORMS.map((dates) => formatDay('2026-11-29T18:00:00Z', { ...euro, dates }))).toEqual([
+      ...DATE_FORMS,
+    ]);
+    expect(formatDay('', euro)).toBe('');
+    expect(formatDay('soon', euro)).toBe('soon');
+  });
+
+  it('measure in millimetres, centimetres or inches', () => {
+    const form = (units: Forms['units']) => ({ ...DEFAULT_FORMS, units });
+    expect(formatLengths([384, 134.4], form('mm'))).toBe('384 × 134.4 mm');
+    expect(formatLengths([384, 134.4], form('cm'))).toBe('38.4 × 13.44 cm');
+    expect(formatLengths([384, 134.4], form('inches'))).toBe('15.12 × 5.29 in');
+    expect(formatLengths([134.4], euro)).toBe('13,44 cm');
+  });
+});

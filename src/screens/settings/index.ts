@@ -1,0 +1,2 @@
+export { SettledPage, useSettings } from './settled';
+export { SettingsScreen } from './settings-screen';

@@ -1,0 +1,48 @@
+'use client';
+
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { post } from '../sending/answers';
+import { refusalWords } from '../words/refusal';
+
+/** From the demo to a workspace of one's own: another folder, another address, and nothing of the demo in it. */
+export function OwnWorkspaceDialog({ onClose }: { onClose: () => void }) {
+  const [says, setSays] = useState('');
+  const [busy, setBusy] = useState(false);
+  const start = async () => {
+    setBusy(true);
+    setSays('Starting it: a few seconds…');
+    const said = await post<{ url: string }>('/api/own-workspace', {});
+    if (said.reached && said.answer.ok) {
+      window.location.assign(said.answer.value.url);
+      return;
+    }
+    setBusy(false);
+    setSays(
+      said.reached && !said.answer.ok ? refusalWords(said.answer.reason) : 'The server cannot be reached.',
+    );
+  };
+  return (
+    <Dialog open onOpenChange={onClose} title="This is the demo">
+      <p className="max-w-prose">
+        Everything here is invented and came with Evarn. Try whatever you like: it can be undone, and{' '}
+        <code className="font-mono">npm run demo:reset</code> begins it anew.
+      </p>
+      <p className="mt-2 max-w-prose">
+        Your own sets go into a workspace of their own, in another folder of this machine. It begins empty. It
+        runs for as long as the demo does; later start it by itself with{' '}
+        <code className="font-mono">npm start</code>.
+      </p>
+      <p role="status" className="mt-2 font-medium">
+        {says}
+      </p>
+      <div className="mt-3 flex justify-end gap-2">
+        <Button onClick={onClose}>Stay in the demo</Button>
+        <Button look="main" disabled={busy} onClick={() => void start()}>
+          Start my own workspace
+        </Button>
+      </div>
+    </Dialog>
+  );
+}

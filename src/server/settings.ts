@@ -1,0 +1,17 @@
+import { SETTINGS_ID } from '@/core/records';
+import { applySettings, DEFAULT_SETTINGS, paletteOf, type Settled } from '@/core/workbench';
+import type { Database } from '@/data/database';
+import { readRecord, readRecords } from '@/data/records';
+
+/** The settings of a workspace, with the colours that they name. */
+export function readSettled(db: Database): Settled {
+  const own = new Map(readRecords(db, 'customColour').map((c) => [c.id as string, c]));
+  return {
+    settings: readRecord(db, 'settings', SETTINGS_ID) ?? DEFAULT_SETTINGS,
+    palette: paletteOf({ customColour: own }),
+    aliases: readRecords(db, 'colourAlias'),
+  };
+}
+
+/** Writes from now on as the workspace that is open wants it. */
+export const settle = (db: Database): void => applySettings(readSettled(db));
