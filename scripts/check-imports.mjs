@@ -8,10 +8,11 @@ const MAY_IMPORT = {
   simulated: ['core'],
   workers: ['core', 'data'],
   server: ['data', 'simulated', 'workers', 'core'],
+  sharing: ['core'],
   demo: ['server', 'data', 'simulated', 'core'],
   ui: ['core'],
   screens: ['ui', 'workers', 'simulated', 'core'],
-  app: ['screens', 'ui', 'server', 'data', 'simulated', 'core'],
+  app: ['screens', 'ui', 'server', 'sharing', 'data', 'simulated', 'core'],
 };
 
 const folders = Object.keys(MAY_IMPORT);

@@ -2,6 +2,11 @@ import { NextResponse, type NextRequest } from 'next/server';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d{1,5})?$/i;
 
+/** How the gate to the home network names a device; see src/sharing. */
+const DEVICE_HEADER = 'x-evarn-device';
+/** What a device that was let in may not do: let in others, put the workspace in place of another, carry it away whole. */
+const AT_HOME = ['/api/devices', '/api/restore', '/api/backup', '/api/own-workspace', '/api/demo-copy'];
+
 /**
  * Only this machine's own pages may talk to the server: a foreign Host is misdirected, a foreign Origin forbidden, and
  * so is whatever another site's page asks for, by any method. Following a link to a page of ours is all it may do.
@@ -11,6 +16,8 @@ export function proxy(request: NextRequest): NextResponse {
   const forwarded = request.headers.get('x-forwarded-host');
   if (!LOOPBACK.test(host) || (forwarded !== null && !LOOPBACK.test(forwarded)))
     return refused('Evarn answers on this machine only.', 421);
+  if (request.headers.has(DEVICE_HEADER) && AT_HOME.some((p) => request.nextUrl.pathname.startsWith(p)))
+    return refused('Only on the machine itself.', 403);
   const origin = request.headers.get('origin');
   if (origin !== null && origin !== `http://${host}`) return refused('Not from here.', 403);
   const site = request.headers.get('sec-fetch-site');

@@ -15,6 +15,7 @@ import { AppHeader } from '@/ui/app-header';
 import { Check, Field, Select } from '@/ui/field';
 import { UndoButtons, useOwnPartsActs } from '../common/own-parts-acts';
 import { DemoCopy } from './demo-copy';
+import { DevicesPanel } from './devices-panel';
 
 interface SettingsProps {
   readonly settled: Settled;
@@ -156,6 +157,7 @@ export function SettingsScreen({ settled, kept, revision, undoRedo, folder, isEm
           {settings.isDemo && <p className="mt-1">What is here came with Evarn: it is the demo.</p>}
           {!settings.isDemo && isEmpty && <DemoCopy />}
         </section>
+        <DevicesPanel />
       </main>
     </div>
   );

@@ -5,6 +5,7 @@ import { applySettings, DEFAULT_SETTINGS, type Settled } from '@/core/workbench'
 import type { Settings } from '@/core/records';
 import { allowLetterKeys } from '../commands/keys';
 import { HeaderAsideProvider } from '@/ui/header-aside';
+import './random-uuid';
 import { BarEnd } from './bar-end';
 
 const Kept = createContext<Settings>(DEFAULT_SETTINGS);
