@@ -76,7 +76,7 @@ export class DeviceBook {
       return theirs.length === mine.length && timingSafeEqual(theirs, mine);
     });
     if (found && now.getTime() - Date.parse(found.seenAt) > SEEN_EVERY_MS)
-      this.write(this.all().map((d) => (d === found ? { ...d, seenAt: now.toISOString() } : d)));
+      this.write(this.all().map((d) => (d.id === found.id ? { ...d, seenAt: now.toISOString() } : d)));
     return found;
   }
 

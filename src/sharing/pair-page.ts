@@ -17,6 +17,7 @@ button{margin-top:1.2rem;font-weight:600}
 </style>
 </head>
 <body>
+<main>
 <h1>Let this device in</h1>
 <p>The code is on the machine that runs Evarn: in its terminal, and in its settings. It changes after a quarter of an hour.</p>
 <p role="alert">${escaped(says)}</p>
@@ -27,6 +28,7 @@ button{margin-top:1.2rem;font-weight:600}
 <input id="name" name="name" maxlength="60" value="Phone">
 <button>Let it in</button>
 </form>
+</main>
 </body>
 </html>
 `;

@@ -130,6 +130,8 @@ describe('the gate', () => {
     const form = await ask('/pair?code=%22%3E%3Cscript%3E');
     expect(form.body).toContain('value="&quot;&gt;&lt;script&gt;"');
     expect(form.headers['content-security-policy']).toContain("default-src 'none'");
+    // With none at all a browser would send the form from nowhere, and it would be refused.
+    expect(form.headers['referrer-policy']).toBe('same-origin');
   });
 
   it('lets in by the code, and passes on as this machine’s own, named as a device', async () => {

@@ -1,3 +1,5 @@
+export { chipsFor, recentElements, withoutLast } from './chips';
+export type { Chip } from './chips';
 export { lex } from './lexer';
 export { placeText } from './places';
 export type { Span } from './lexer';

@@ -17,6 +17,7 @@ import { useBuild } from '../common/build-store';
 import { ELSEWHERE_WORDS } from '../words/sources';
 import { AskElsewhere } from './ask-elsewhere';
 import { Completions } from './completions';
+import { LineChips } from './line-chips';
 import { Understood } from './understood';
 
 interface LogLineProps {
@@ -155,6 +156,7 @@ export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps)
           <Key>{editing ? 'Enter to change' : 'Enter to log'}</Key>
         </span>
       </div>
+      <LineChips onLine={change} onEnter={onEnter} />
       <div id={`${listId}-says`} aria-live="polite" className="flex min-h-8 items-center gap-4">
         <Understood
           reading={reading}
