@@ -32,7 +32,7 @@ export default defineConfig({
   },
   webServer: PORTS.map((port) => ({
     command: `node scripts/serve-demo.mjs ${port}`,
-    env: { EVARN_DATA: dataOf(port), NEXT_TELEMETRY_DISABLED: '1' },
+    env: { EVARN_DATA: dataOf(port), EVARN_OWN_DATA: `${dataOf(port)}-own`, NEXT_TELEMETRY_DISABLED: '1' },
     url: `http://127.0.0.1:${port}`,
     timeout: 180_000,
   })),

@@ -56,6 +56,16 @@ export async function isAccessible(page: Page, within?: string): Promise<void> {
   );
 }
 
+/** Goes to something with the Tab key alone, and presses Enter there. */
+export async function pressTo(page: Page, target: Locator, key = 'Enter'): Promise<void> {
+  await expect(target).toBeVisible();
+  for (let i = 0; i < 120; i++) {
+    if (await target.evaluate((el) => el === document.activeElement)) return page.keyboard.press(key);
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('the Tab key never came there');
+}
+
 /** A build of its own for a test, from a pasted block. */
 export async function makeBuild(page: Page, name: string, block: string): Promise<void> {
   await page.goto('/import');

@@ -25,7 +25,8 @@ test('parts are added, found, moved, merged, lent and had back; undo takes it ba
   await expect(page.getByRole('heading', { name: '9 pieces chosen' })).toBeVisible();
   await isAccessible(page);
   await page.getByLabel('Pieces of brick 6x6 plum used').fill('5');
-  await page.getByLabel('Move to tray').selectOption({ label: 'Y2 ' });
+  await page.getByRole('combobox', { name: 'Move to tray' }).selectOption({ label: 'Y2 ' });
+  await page.getByRole('button', { name: 'Move: Move to tray' }).click();
   await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('5');
   await page.getByRole('button', { name: /brick 6x6 plum/ }).click();
   await page.getByLabel('To whom, why, or a name').fill('Finch');
@@ -41,7 +42,13 @@ test('parts are added, found, moved, merged, lent and had back; undo takes it ba
   await page.keyboard.press('Alt+1');
   await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('9');
   await page.getByRole('button', { name: /^Y2/ }).click();
-  await page.getByLabel('Merge this tray into').selectOption({ label: 'Y1' });
+  // The keys of a list choose, and agree to nothing.
+  await page.getByRole('combobox', { name: 'Merge this tray into' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(300);
+  await expect(page.getByRole('combobox', { name: 'Merge this tray into' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Merge this tray into' }).selectOption({ label: 'Y1' });
+  await page.getByRole('button', { name: 'Merge: Merge this tray into' }).click();
   await expect(page.getByRole('button', { name: /^Y2/ })).toBeHidden();
   await page.getByRole('button', { name: /^Undo: merge Y2 into Y1/ }).click();
   await expect(page.getByRole('button', { name: /^Y2/ })).toContainText('9');

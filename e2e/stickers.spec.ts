@@ -31,7 +31,8 @@ test('a sticker is noted on a part, decided on and renewed: no piece moves, and 
   await page.getByRole('button', { name: 'Add a sticker' }).click();
   await type(page, 'What is on it', 'the number 7');
   const form = page.getByRole('region', { name: 'A sticker', exact: true });
-  await form.getByLabel('On which part').selectOption({ index: 1 });
+  await form.getByRole('combobox', { name: 'On which part' }).selectOption({ index: 1 });
+  await form.getByRole('button', { name: 'Add: On which part' }).click();
   await form.getByLabel('Condition').selectOption('crazed');
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(headline(page)).toHaveText('1 sticker, 1 not good any more; 1 still to be decided.');

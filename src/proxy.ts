@@ -1,9 +1,8 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { DEVICE_HEADER } from './sharing/device-header';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d{1,5})?$/i;
 
-/** How the gate to the home network names a device; see src/sharing. */
-const DEVICE_HEADER = 'x-evarn-device';
 /** What a device that was let in may not do: let in others, put the workspace in place of another, carry it away whole. */
 const AT_HOME = ['/api/devices', '/api/restore', '/api/backup', '/api/own-workspace', '/api/demo-copy'];
 

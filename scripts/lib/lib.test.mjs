@@ -83,3 +83,27 @@ describe('the demo that begins anew', () => {
     expect(fs.readdirSync(demo)).toEqual(['evarn.sqlite']);
   });
 });
+
+describe('the container', () => {
+  const steps = fs.readFileSync(path.join(ROOT, 'Dockerfile'), 'utf8');
+  const variable = (name) => new RegExp(`\\b${name}=(\\S+)`).exec(steps)?.[1];
+
+  it('runs scripts that are there, on a Node that will do, as nobody special', () => {
+    const named = [...steps.matchAll(/scripts\/[\w-]+\.mjs/g)].map((m) => m[0]);
+    expect(named).toContain('scripts/build.mjs');
+    for (const script of named) expect(fs.existsSync(path.join(ROOT, script)), script).toBe(true);
+    expect(nodeFault(/^FROM node:(\d+)/m.exec(steps)[1])).toBeNull();
+    expect(steps.lastIndexOf('\nUSER node')).toBeGreaterThan(steps.lastIndexOf('\nRUN '));
+  });
+
+  it('shows the gate and not Evarn itself, keeps its data in a volume, and asks Evarn how it is', () => {
+    expect(/^EXPOSE (\d+)/m.exec(steps)[1]).toBe(variable('SHARE_PORT'));
+    expect(steps).toContain(`http://127.0.0.1:${variable('PORT')}/api/health`);
+    expect(steps).toContain(`VOLUME ${variable('EVARN_DATA')}`);
+  });
+
+  it('takes no data, and nothing that is made on the machine that builds it, with it', () => {
+    const out = fs.readFileSync(path.join(ROOT, '.dockerignore'), 'utf8').split('\n');
+    expect(out).toEqual(expect.arrayContaining(['data', 'node_modules', '.next', '.workers', '.git']));
+  });
+});

@@ -59,12 +59,6 @@ export async function startOwnWorkspace(
   return fail({ fault: 'did not start' });
 }
 
-/** Ends the second server, for tests. */
-export function stopOwnWorkspace(): void {
-  held.evarnOwn?.child.kill();
-  held.evarnOwn = undefined;
-}
-
 const answers = (url: string): Promise<boolean> =>
   fetch(`${url}/api/health`, { signal: AbortSignal.timeout(2000) }).then(
     (r) => r.ok,

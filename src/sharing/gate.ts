@@ -1,5 +1,6 @@
 import http from 'node:http';
 import { createProxyServer } from 'http-proxy-3';
+import { DEVICE_HEADER } from './device-header';
 import type { DeviceBook } from './devices';
 import { pairPage } from './pair-page';
 import type { Pairing } from './pairing';
@@ -15,8 +16,6 @@ export interface GateOptions {
 }
 
 export const COOKIE = 'evarn-device';
-/** Names the device to Evarn, which lets one do less than its own machine; never taken from outside. */
-export const DEVICE_HEADER = 'x-evarn-device';
 const YEAR_S = 365 * 24 * 3600;
 const FORM_BYTES = 2000;
 

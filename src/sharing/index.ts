@@ -1,4 +1,4 @@
 export { DeviceBook, type ListedDevice } from './devices';
-export { DEVICE_HEADER, makeGate } from './gate';
+export { makeGate } from './gate';
 export { Pairing } from './pairing';
-export { endShared, sharedNow, tellShared, type SharedNow } from './shared-now';
+export { endShared, sharedNow, tellShared } from './shared-now';

@@ -5,7 +5,8 @@ import path from 'node:path';
 import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { DeviceBook, DEVICES_FILE } from './devices';
-import { COOKIE, DEVICE_HEADER, makeGate } from './gate';
+import { DEVICE_HEADER } from './device-header';
+import { COOKIE, makeGate } from './gate';
 import { newCode, Pairing } from './pairing';
 import { endShared, sharedNow, tellShared } from './shared-now';
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import clsx from 'clsx';
 import { Plus } from 'lucide-react';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -261,22 +262,20 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
       <Button onClick={() => dialogs.open({ dialog: 'again', entries })}>Again…</Button>
       <Button onClick={() => dialogs.place(entries)}>Placed</Button>
       <Button onClick={() => dialogs.plan(entries)}>Planned</Button>
-      <select
-        aria-label="Move marked entries to"
-        value=""
-        onChange={(e) => {
-          const target = workbench.records.modification.get(e.target.value);
+      <ActSelect
+        label="Move marked entries to"
+        verb="Move"
+        none="Move to…"
+        options={workbench.modifications.map((m) => ({
+          value: m.id,
+          words: `${modNo(m.no)} ${m.title.slice(0, 40)}`,
+        }))}
+        onAct={(id) => {
+          const target = workbench.records.modification.get(id);
           if (target) moved(target);
         }}
-        className="border-edge bg-sheet min-h-7 w-28 rounded-md border px-1"
-      >
-        <option value="">Move to…</option>
-        {workbench.modifications.map((m) => (
-          <option key={m.id} value={m.id}>
-            {modNo(m.no)} {m.title.slice(0, 40)}
-          </option>
-        ))}
-      </select>
+        className="w-48"
+      />
       <Button onClick={() => dialogs.remove(entries)}>Delete</Button>
       <Button look="bare" onClick={() => set({ marked: new Set() })}>
         Unmark

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { useState } from 'react';
 import {
   addPhase,
@@ -17,7 +18,7 @@ import { modelAccount, type Phase, type Zone } from '@/core/ledger';
 import { asId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { Input, Select } from '@/ui/field';
+import { Input } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 
@@ -68,18 +69,16 @@ function ZoneRow({ zone }: { zone: Zone }) {
         onRename={(name) => perform(renameZone(zone, name))}
       />
       {!isRoot && (
-        <Select
-          aria-label={`${zone.name} lies in`}
-          value={zone.parent ?? ''}
-          className="w-36"
-          onChange={(e) => perform(nestZone(zone, asId<ZoneId>(e.target.value)))}
-        >
-          {zonesAround(workbench, zone).map((z) => (
-            <option key={z.id} value={z.id}>
-              in {z.name}
-            </option>
-          ))}
-        </Select>
+        <ActSelect
+          label={`${zone.name} lies in`}
+          verb="Put"
+          none={`in ${workbench.records.zone.get(zone.parent!)?.name ?? ''}`}
+          options={zonesAround(workbench, zone)
+            .filter((z) => z.id !== zone.parent)
+            .map((z) => ({ value: z.id, words: `in ${z.name}` }))}
+          onAct={(id) => perform(nestZone(zone, asId<ZoneId>(id)))}
+          className="w-52"
+        />
       )}
       <span className="text-faint w-20 text-right text-[12px]">{count(there)} pieces</span>
       {!isRoot && (

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { differenceWords } from '../words/colour';
 import { useMemo, useState } from 'react';
 import { affordableColours, type ColourOffer, type WantedShape } from '@/core/recolouring';
@@ -52,27 +53,21 @@ export function AffordTab({ audit, register }: { audit: Audit; register: Registe
             ? `▲ Not understood: ${list(bad.slice(0, 3).map((b) => `“${b}”`))}. Write 24 brick 1x4.`
             : pieces(total)}
         </p>
-        <Field label="Or take them from a modification">
-          <Select
-            value=""
-            onChange={(e) => {
-              const entries = workbench.entries.filter((x) => x.modification === e.target.value);
-              const sums = new Map<PartId, number>();
-              for (const p of entries.flatMap(onPieces)) {
-                const { part } = splitElementKey(p.element);
-                sums.set(part, (sums.get(part) ?? 0) + p.qty);
-              }
-              setText([...sums].map(([part, n]) => `${n} ${part}`).join('\n'));
-            }}
-          >
-            <option value="">choose one</option>
-            {workbench.modifications.map((m) => (
-              <option key={m.id} value={m.id}>
-                {modNo(m.no)} {m.title}
-              </option>
-            ))}
-          </Select>
-        </Field>
+        <ActSelect
+          label="Or take them from a modification"
+          verb="Take them"
+          none="or from a modification…"
+          options={workbench.modifications.map((m) => ({ value: m.id, words: `${modNo(m.no)} ${m.title}` }))}
+          onAct={(id) => {
+            const entries = workbench.entries.filter((x) => x.modification === id);
+            const sums = new Map<PartId, number>();
+            for (const p of entries.flatMap(onPieces)) {
+              const { part } = splitElementKey(p.element);
+              sums.set(part, (sums.get(part) ?? 0) + p.qty);
+            }
+            setText([...sums].map(([part, n]) => `${n} ${part}`).join('\n'));
+          }}
+        />
         <Field label="Held against the scheme of">
           <Select
             value={zone ?? ''}

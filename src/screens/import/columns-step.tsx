@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { useState } from 'react';
 import {
   COLOUR_FAMILIES,
@@ -155,18 +156,13 @@ function UnknownColour({ text, rows, suggestions, tools }: UnknownProps) {
       <span className="text-faint w-16">
         {count(rows)} {rows === 1 ? 'row' : 'rows'}
       </span>
-      <Select
-        aria-label={`${text} is`}
-        value=""
-        onChange={(e) => tools.match(text, e.target.value as ColourId)}
-      >
-        <option value="">is…</option>
-        {list.map((c) => (
-          <option key={c.id} value={c.id}>
-            {c.name}
-          </option>
-        ))}
-      </Select>
+      <ActSelect
+        label={`${text} is`}
+        verb="It is this"
+        none="is…"
+        options={list.map((c) => ({ value: c.id, words: c.name }))}
+        onAct={(id) => tools.match(text, id as ColourId)}
+      />
       {suggestions.slice(0, 4).map((id) => (
         <ColourChip
           key={id}

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import clsx from 'clsx';
 import { DISPLAYS, modelAccount, type Display } from '@/core/ledger';
 import { elementName, type ElementKey } from '@/core/parts';
@@ -214,18 +215,13 @@ function MarkGear() {
   };
   return (
     <div className="mb-1">
-      <Field label="Mark a part as gear">
-        <Select value="" onChange={(e) => mark(e.target.value)}>
-          <option value="">choose…</option>
-          {lots
-            .filter((l) => !keys.has(l.key))
-            .map((l) => (
-              <option key={l.key} value={l.key}>
-                {l.name}
-              </option>
-            ))}
-        </Select>
-      </Field>
+      <ActSelect
+        label="Mark a part as gear"
+        verb="Mark"
+        none="a part that is gear…"
+        options={lots.filter((l) => !keys.has(l.key)).map((l) => ({ value: l.key, words: l.name }))}
+        onAct={mark}
+      />
       {lots
         .filter((l) => keys.has(l.key))
         .map((l) => (

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { currencySign } from '@/core/shared/forms';
 import { useState } from 'react';
 import { accountOwner, batchOf, type Command } from '@/core/ledger';
@@ -8,7 +9,7 @@ import { readMoney } from '@/core/shared/money';
 import { breakUpKept, keepWhole, moveStock, takeFrom, type StockLot, type StockHit } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
@@ -91,19 +92,14 @@ export function ChosenPanel({
           </li>
         ))}
       </ul>
-      <Select
-        aria-label="Move to tray"
-        value=""
+      <ActSelect
+        label="Move to tray"
+        verb="Move"
+        none="Move to…"
         disabled={going === 0}
-        onChange={(e) => move(e.target.value)}
-      >
-        <option value="">Move to…</option>
-        {stock.trays.map((t) => (
-          <option key={t.id} value={t.id}>
-            {t.name} {t.place}
-          </option>
-        ))}
-      </Select>
+        options={stock.trays.map((t) => ({ value: t.id, words: `${t.name} ${t.place}` }))}
+        onAct={move}
+      />
       <div className="grid grid-cols-[1fr_90px] gap-2">
         <Field label="To whom, why, or a name">
           <Input value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />

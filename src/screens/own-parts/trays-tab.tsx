@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import clsx from 'clsx';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { accountOwner, type Tray } from '@/core/ledger';
@@ -9,7 +10,7 @@ import type { TrayId } from '@/core/shared/ids';
 import { addTray, mergeTrays, renameTray, StockIndex } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
-import { Input, Select } from '@/ui/field';
+import { Input } from '@/ui/field';
 import { count, piecesOfKinds } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import { ChosenPanel } from './chosen-panel';
@@ -205,21 +206,14 @@ function TrayNames({
         onBlur={keep}
         className="text-ink w-28"
       />
-      <Select
-        aria-label="Merge this tray into"
-        value=""
-        onChange={(e) => merge(e.target.value)}
-        className="text-ink w-28"
-      >
-        <option value="">merge into…</option>
-        {stock.trays
-          .filter((t) => t.id !== tray.id)
-          .map((t) => (
-            <option key={t.id} value={t.id}>
-              {t.name}
-            </option>
-          ))}
-      </Select>
+      <ActSelect
+        label="Merge this tray into"
+        verb="Merge"
+        none="merge into…"
+        options={stock.trays.filter((t) => t.id !== tray.id).map((t) => ({ value: t.id, words: t.name }))}
+        onAct={merge}
+        className="w-44"
+      />
     </span>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { currencySign } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import { modelAccount, type Copy, type Tray } from '@/core/ledger';
@@ -126,22 +127,14 @@ function HandOn({ copy }: { copy: Copy }) {
       </Button>
     );
   return (
-    <Field label="What is left goes on to">
-      <Select
-        autoFocus
-        value=""
-        onChange={(e) =>
-          e.target.value && perform(handBoxOn(workbench, copy, asId<BuildId>(e.target.value), source()))
-        }
-      >
-        <option value="">{builds.length === 0 ? 'there is no other build' : 'choose a build…'}</option>
-        {builds.map((b) => (
-          <option key={b.id} value={b.id}>
-            {b.name}
-          </option>
-        ))}
-      </Select>
-    </Field>
+    <ActSelect
+      label="What is left goes on to"
+      verb="Hand on"
+      none={builds.length === 0 ? 'there is no other build' : 'what is left goes on to…'}
+      focused
+      options={builds.map((b) => ({ value: b.id, words: b.name }))}
+      onAct={(id) => perform(handBoxOn(workbench, copy, asId<BuildId>(id), source()))}
+    />
   );
 }
 

@@ -1,2 +1,2 @@
-export { SettledPage, useSettings } from './settled';
+export { SettledPage } from './settled';
 export { SettingsScreen } from './settings-screen';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { COLOUR_NAMES, SETTINGS_ID, START_PAGES, SURROUNDS, type Settings } from '@/core/records';
 import { changeSettings, namesOf, type Settled, type UndoRedo } from '@/core/workbench';
 import {
@@ -49,9 +49,17 @@ const NAME_WORDS = {
 
 /** How this workspace shows what it knows. It goes with the workspace: into its backups, and to whoever opens it. */
 export function SettingsScreen({ settled, kept, revision, undoRedo, folder, isEmpty }: SettingsProps) {
-  const { settings, palette, aliases } = settled;
+  const { palette, aliases } = settled;
   const acts = useOwnPartsActs({ revision, undoRedo }, SETTINGS_ID);
-  const set = (to: Partial<Settings>) => acts.perform(changeSettings(kept ?? undefined, to));
+  // What was chosen and is on its way: the next choice begins from it, however quick it comes.
+  const [ahead, setAhead] = useState<{ settings: Settings; says: string } | null>(null);
+  const isSaid = acts.says !== '' && acts.says !== ahead?.says;
+  if (ahead && (isSaid || JSON.stringify(ahead.settings) === JSON.stringify(kept))) setAhead(null);
+  const settings = ahead?.settings ?? settled.settings;
+  const set = (to: Partial<Settings>) => {
+    acts.perform(changeSettings(ahead?.settings ?? kept ?? undefined, to));
+    setAhead({ settings: { ...settings, ...to }, says: acts.says });
+  };
   const sample = palette.find((c) => c.id === 'slate') ?? palette[0];
   const nameNow = (sample && namesOf(settings.colourNames, palette, aliases).get(sample.id)) ?? sample?.id;
   return (

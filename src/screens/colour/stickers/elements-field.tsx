@@ -1,11 +1,11 @@
 'use client';
 
+import { ActSelect } from '@/ui/act-select';
 import { useMemo } from 'react';
 import { placeOf, zoneOf } from '@/core/ledger';
 import { byElementName, elementName, type ElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
-import { Field, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { useBuild } from '../../common/build-store';
 
@@ -43,20 +43,14 @@ export function ElementsField({ zone, elements, onChange }: ElementsFieldProps) 
           </li>
         ))}
       </ol>
-      <Field label={elements.length > 0 ? 'and across' : 'On which part'}>
-        <Select
-          value=""
-          disabled={elements.length >= 20}
-          onChange={(e) => e.target.value && onChange([...elements, e.target.value as ElementKey])}
-        >
-          <option value="">choose a part of the zone</option>
-          {there.map((e) => (
-            <option key={e} value={e}>
-              {elementName(e)}
-            </option>
-          ))}
-        </Select>
-      </Field>
+      <ActSelect
+        label={elements.length > 0 ? 'and across' : 'On which part'}
+        verb="Add"
+        none={elements.length > 0 ? 'and across…' : 'on which part of the zone…'}
+        disabled={elements.length >= 20}
+        options={there.map((e) => ({ value: e, words: elementName(e) }))}
+        onAct={(e) => onChange([...elements, e as ElementKey])}
+      />
     </div>
   );
 }
