@@ -32,24 +32,23 @@ test('settings write money, days and names as a person wants them, and are undon
   await expect(page.getByRole('region', { name: 'Log line' })).toContainText('slate');
 
   await page.goto('/settings');
-  for (let i = 0; i < 6; i++) {
-    await page.getByRole('button', { name: 'Undo: change settings' }).click();
-    await page.waitForTimeout(150);
-  }
+  const none = page.getByRole('button', { name: 'Nothing to undo' });
+  await expect(async () => {
+    if (!(await none.isVisible())) await page.getByRole('button', { name: /^Undo: change/ }).click();
+    await expect(none).toBeVisible({ timeout: 400 });
+  }).toPass();
   await expect(page.getByText('£1,234.50')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
 });
 
 test('single letters are no commands where that is chosen, and what it opens with is', async ({ page }) => {
   await page.goto('/settings');
-  await page.getByLabel('single letters are commands').uncheck();
-  await page.getByLabel('Evarn opens with').selectOption('own parts');
-  await expect(page.getByLabel('Evarn opens with')).toHaveValue('own parts');
+  const kept = () => page.waitForResponse((r) => r.url().endsWith('/api/actions') && r.ok());
+  await Promise.all([kept(), page.getByLabel('single letters are commands').uncheck()]);
+  await Promise.all([kept(), page.getByLabel('Evarn opens with').selectOption('own parts')]);
   await page.goto('/');
   await expect(page).toHaveURL(/\/own-parts$/);
   await page.goto('/settings');
-  await page.getByLabel('Evarn opens with').selectOption('last build');
-  await expect(page.getByLabel('Evarn opens with')).toHaveValue('last build');
+  await Promise.all([kept(), page.getByLabel('Evarn opens with').selectOption('last build')]);
   await page.goto('/');
   await expect(page).toHaveURL(/\/builds\/demo-\d+$/);
   await page
@@ -116,3 +115,56 @@ async function startAgain(page: Page): Promise<string> {
   await expect(page.getByRole('link', { name: /Typed lines/ })).toBeVisible({ timeout: 60_000 });
   return new URL(page.url()).origin;
 }
+
+test('the focus is never lost: skip, parts by F6, dialogs, menus and steps give it to what comes next', async ({
+  page,
+}) => {
+  await page.goto('/builds');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip the bars' })).toBeFocused();
+  const held = () =>
+    page.evaluate(() => document.activeElement !== document.body && document.activeElement !== null);
+  await page.getByRole('link', { name: /Lightkeeper's House/ }).click();
+  await expect(page).toHaveTitle(/^Bench, Lightkeeper's House/);
+  await expect(balance(page)).toBeVisible();
+  // From the line an entry is a few keys away.
+  await page.getByRole('heading', { name: 'Worklog' }).click();
+  await page.keyboard.press('j');
+  await expect(page.locator('[id^=modification-]:focus')).toHaveCount(1);
+  const parts = new Set<string>();
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('F6');
+    expect(await held()).toBe(true);
+    parts.add(
+      await page.evaluate(
+        () =>
+          document
+            .activeElement!.closest('[aria-label]:is(section, nav, aside)')
+            ?.getAttribute('aria-label') ?? '',
+      ),
+    );
+  }
+  for (const part of ['Worklog', 'Log line', 'On the model']) expect([...parts]).toContain(part);
+  for (const key of ['F1', 'Control+k', 'z', 'n', 'a']) {
+    await page
+      .getByRole('button', { name: /^New modification|^New$/ })
+      .first()
+      .focus();
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+    expect(await held(), key).toBe(true);
+  }
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+y');
+
+  await page.goto('/import');
+  await page.locator('textarea').fill('12 brick 2x4 white');
+  await pressTo(page, page.getByRole('button', { name: 'Read the block' }));
+  await expect(page.getByRole('button', { name: 'Use these rows' })).toBeVisible();
+  await expect.poll(held).toBe(true);
+  await pressTo(page, page.getByRole('button', { name: 'Use these rows' }));
+  await expect(page.getByLabel('Name of the build')).toBeVisible();
+  await expect.poll(held).toBe(true);
+});

@@ -2,7 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
-import { CommandCentre } from '@/screens/commands';
+import { CommandCentre, SkipLink } from '@/screens/commands';
 import { SettledPage } from '@/screens/settings';
 import { readSettled } from '@/server/settings';
 import { workspace, workspaceTrouble } from '@/server/workspace';
@@ -21,6 +21,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const settled = settledNow();
   const inside = (
     <>
+      <SkipLink />
       {children}
       <CommandCentre />
     </>

@@ -30,16 +30,18 @@ interface HeaderProps {
 /** The one bar at the top of every screen. */
 export function AppHeader({ build, screen, children }: HeaderProps) {
   return (
-    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-sm:flex-wrap">
+    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-lg:flex-wrap max-sm:gap-x-2">
       <Link href="/builds" className="font-head text-[18px] font-bold">
         Evarn
       </Link>
       {build ? (
-        <p className="text-faint min-w-0 flex-1 truncate">
-          <Link href="/builds" className="hover:underline">
-            Builds
-          </Link>
-          {' / '}
+        <p className="text-faint min-w-24 flex-1 truncate">
+          <span className="max-sm:hidden">
+            <Link href="/builds" className="hover:underline">
+              Builds
+            </Link>
+            {' / '}
+          </span>
           <bdi className="text-ink font-semibold">{build.name}</bdi>
           <span className="hidden md:inline">
             {' · '}
@@ -51,7 +53,7 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
       )}
       <nav
         aria-label={build ? 'Screens of this build' : 'Screens'}
-        className="flex min-w-0 items-center gap-1 overflow-x-auto max-sm:order-last max-sm:basis-full max-sm:justify-between"
+        className="flex min-w-0 items-center gap-1 overflow-x-auto max-lg:order-last max-lg:basis-full max-lg:justify-between"
       >
         {build
           ? SCREENS.map((s) => (

@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
+import { focusBefore } from './keep-focus';
 
 interface DialogProps {
   readonly open: boolean;
@@ -24,10 +25,8 @@ export function Dialog({ open, onOpenChange, title, says, wide, then, children }
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Radix.Content
           onCloseAutoFocus={(e) => {
-            const next = then?.();
-            if (!next) return;
             e.preventDefault();
-            next.focus();
+            (then?.() ?? focusBefore())?.focus({ preventScroll: true });
           }}
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={clsx(

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { paletteOf, recordSetOf } from '@/core/workbench';
 import { PURPOSES, type Purpose } from '@/core/formats';
+import { SETTINGS_ID } from '@/core/records';
 import { readCatalogue } from '@/data/catalogue';
 import type { Database } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
@@ -33,6 +34,7 @@ function importWorld(db: Database, purpose: Purpose, wanted: string | string[] |
     palette: paletteOf(recordSetOf(custom)),
     aliases: readRecords(db, 'colourAlias').map((a) => [a.id, a.colour] as const),
     memories: readRecords(db, 'columnMemory').map((m) => [m.id, m.roles] as const),
+    samples: !(readRecord(db, 'settings', SETTINGS_ID)?.isDemo ?? false),
     catalogue: readCatalogue(db),
   };
 }

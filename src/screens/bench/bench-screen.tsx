@@ -138,7 +138,7 @@ function Bench() {
   };
   return (
     <PaletteProvider palette={workbench.palette}>
-      <div className="flex h-dvh flex-col">
+      <div className="line-box flex flex-col">
         <BenchBar acts={acts} background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}

@@ -42,7 +42,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
       onKeyDown={onKeyDown}
       data-entry={entry.no}
       className={clsx(
-        'group grid min-h-9 grid-cols-[auto_auto_2rem_auto_1fr_auto_auto] items-center gap-2 rounded-md',
+        'group grid min-h-9 grid-cols-[auto_auto_2rem_auto_1fr_auto_auto] items-center gap-x-2 rounded-md max-sm:grid-cols-[auto_auto_2rem_auto_1fr_auto]',
         marked && 'bg-wash',
         editing && 'outline-ink outline-2',
       )}
@@ -70,7 +70,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
           </bdi>
         </span>
       </span>
-      <span className="text-soft text-right text-[12px] max-sm:max-w-24">
+      <span className="text-soft text-right text-[12px] max-sm:col-start-5 max-sm:row-start-2 max-sm:text-left">
         {entry.state === 'planned' && <PlannedChip entry={entry} />}{' '}
         {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry, records)}
       </span>

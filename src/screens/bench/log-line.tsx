@@ -91,7 +91,10 @@ export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps)
   };
   const ghost = open && caret === line.length ? ghostOf(line, completions[chosen]) : '';
   return (
-    <section aria-label="Log line" className="border-rule bg-sheet relative border-t px-4 py-2">
+    <section
+      aria-label="Log line"
+      className="border-rule bg-sheet sticky bottom-0 z-10 border-t px-4 py-2 [@media(max-height:20rem)]:static"
+    >
       {open && <Completions id={listId} list={completions} chosen={chosen} onChoose={accept} />}
       <div className="flex items-center gap-3">
         <div className="relative flex min-w-0 flex-1 items-center font-mono text-[15px]">

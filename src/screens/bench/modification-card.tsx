@@ -63,6 +63,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place }: 
       <div ref={head} className="flex min-h-14 scroll-my-20 items-center gap-3 py-2">
         <button
           type="button"
+          id={`modification-${modification.id}`}
           onClick={() => set({ selected: modification.id, marked: new Set() })}
           aria-expanded={open}
           className="flex min-w-0 flex-1 items-baseline gap-3 text-left"

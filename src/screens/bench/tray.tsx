@@ -116,7 +116,7 @@ function Lots({ place, reading, onPick }: LotsProps) {
           {reading ? 'reading own parts…' : piecesOfKinds(total, shown.length)}
         </p>
       </div>
-      <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-3 pb-3" tabIndex={-1}>
+      <div ref={scroller} className="scroll-box px-3 pb-3" tabIndex={-1}>
         {rows.length === 0 && (
           <p className="text-background-soft py-6">
             {wanted ? `Nothing here is “${wanted}”.` : EMPTY[place.from?.source ?? 'model']}

@@ -28,7 +28,10 @@ export function useBenchCommands(
       const list = workbench.modifications;
       const at = list.findIndex((m) => m.id === selected);
       const next = list[Math.max(0, Math.min(list.length - 1, at + by))];
-      if (next) set({ selected: next.id, marked: new Set() });
+      if (!next) return;
+      set({ selected: next.id, marked: new Set() });
+      // What is chosen has the focus: its entries are one Tab away.
+      focus(`modification-${next.id}`);
     };
     const toggleView = () => {
       const { view, set, workbench, selectWhatIf } = now();
@@ -58,6 +61,7 @@ export function useBenchCommands(
       { name: 'Previous modification', key: 'k', run: () => step(-1) },
       { name: 'Undo', key: 'ctrl+z', run: () => void now().undoOrRedo('undo') },
       { name: 'Redo', key: 'ctrl+shift+z', run: () => void now().undoOrRedo('redo') },
+      { name: 'Redo', key: 'ctrl+y', run: () => void now().undoOrRedo('redo') },
       {
         name: 'Log as planned or as done',
 

@@ -45,7 +45,7 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
         </Button>
       </div>
       <MarkedBar dialogs={dialogs} />
-      <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-4 pb-4">
+      <div ref={scroller} className="scroll-box px-4 pb-4">
         {modifications.length === 0 && (
           <EmptyWorklog all={workbench.modifications.length} dialogs={dialogs} />
         )}

@@ -56,7 +56,7 @@ function BriefParts() {
   const keep = (more: Partial<Brief>) => perform(keepBrief(workbench, { ...brief, ...more }));
   const broken = rules.filter((r) => r.state.holds === false).length;
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen="Brief" background={background} />
       <BalanceStrip />
       <Tabs

@@ -48,7 +48,7 @@ function OnceRegistered() {
   const register = useRegister(workbench, version);
   if (register) return <ColourParts register={register} />;
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen="Colour" background={background} />
       <BalanceStrip />
       <main className="p-4">
@@ -78,7 +78,7 @@ function ColourParts({ register }: { register: Register }) {
     setPart(next);
   };
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen="Colour" background={background}>
         <Link
           href="/import?for=register"

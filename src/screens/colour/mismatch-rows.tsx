@@ -18,7 +18,8 @@ interface MismatchRowsProps {
   readonly onOpen: (fix: Fix) => void;
 }
 
-const GRID = 'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_118px_76px_60px_28px] items-center gap-2 px-4';
+const GRID =
+  'grid grid-cols-[28px_58px_minmax(0,1fr)_80px_118px_76px_60px_28px] items-center gap-x-2 px-4 max-sm:grid-cols-[28px_58px_minmax(0,1fr)_28px]';
 
 /** The mismatches, what shows most first, each with its fix; below them, folded away, what may well be meant. */
 export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsProps) {
@@ -46,7 +47,10 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
     );
   return (
     <section aria-label="Mismatches" className="flex min-h-52 flex-1 flex-col">
-      <div className={clsx(GRID, 'border-rule text-faint border-b py-1.5 text-[12px]')} aria-hidden>
+      <div
+        className={clsx(GRID, 'border-rule text-faint border-b py-1.5 text-[12px] max-sm:hidden')}
+        aria-hidden
+      >
         <span />
         <span />
         <span>Mismatch</span>
@@ -55,13 +59,7 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
         <span className="text-right">Costs</span>
         <span className="text-right">Fixes</span>
       </div>
-      <div
-        ref={scroller}
-        tabIndex={0}
-        role="region"
-        aria-label="List of mismatches"
-        className="min-h-0 flex-1 overflow-auto"
-      >
+      <div ref={scroller} tabIndex={0} role="region" aria-label="List of mismatches" className="scroll-box">
         <ul style={{ height: virtual.getTotalSize() }} className="relative">
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index];
@@ -69,10 +67,12 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
             return (
               <li
                 key={row === 'fold' ? row : row.mismatch.id}
+                ref={virtual.measureElement}
+                data-index={item.index}
                 style={{ transform: `translateY(${item.start}px)` }}
                 className={clsx(
                   row === 'fold' ? 'flex items-center px-4' : GRID,
-                  'border-rule absolute inset-x-0 top-0 h-[42px] border-b',
+                  'border-rule absolute inset-x-0 top-0 min-h-[42px] border-b',
                   row !== 'fold' && row.mismatch.left && 'text-faint',
                 )}
               >
@@ -153,19 +153,21 @@ function Row({
               : 'never made in it: open for what would do'}
         </span>
       </button>
-      <span>{mismatch.seen}</span>
-      <span className="text-right leading-tight">
-        {differenceName(mismatch.deltaE)}
-        <span className="text-faint block text-[12px]">ΔE {mismatch.deltaE.toFixed(1)}</span>
-      </span>
-      <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
-      <b className="text-right">
-        {mismatch.sure < SURE && !mismatch.left
-          ? `${Math.round(100 * mismatch.sure)} % sure`
-          : fix.share === 0
-            ? ''
-            : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
-      </b>
+      <div className="contents max-sm:col-start-3 max-sm:row-start-2 max-sm:flex max-sm:flex-wrap max-sm:gap-x-3">
+        <span>{mismatch.seen}</span>
+        <span className="text-right leading-tight">
+          {differenceName(mismatch.deltaE)}
+          <span className="text-faint block text-[12px]">ΔE {mismatch.deltaE.toFixed(1)}</span>
+        </span>
+        <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
+        <b className="text-right">
+          {mismatch.sure < SURE && !mismatch.left
+            ? `${Math.round(100 * mismatch.sure)} % sure`
+            : fix.share === 0
+              ? ''
+              : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
+        </b>
+      </div>
     </>
   );
 }

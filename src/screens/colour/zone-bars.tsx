@@ -23,8 +23,8 @@ export function ZoneBars({
   const palette = usePalette();
   return (
     <section aria-label="What is visible, by zone" className="bg-background text-background-ink px-4 py-3">
-      <div className="mb-2 flex items-baseline gap-3">
-        <h2 className="flex-1">What is visible, by zone</h2>
+      <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
+        <h2 className="flex-1 whitespace-nowrap">What is visible, by zone</h2>
         <span className="text-background-soft text-[12px]">
           raised and ringed = off the scheme · a zone opens its scheme
         </span>

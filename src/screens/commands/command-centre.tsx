@@ -1,6 +1,8 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useEffect } from 'react';
+import { goToRegion, keepFocus } from '@/ui/keep-focus';
 import { usePathname, useRouter } from 'next/navigation';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
@@ -42,9 +44,12 @@ export function CommandCentre() {
   const commands: Command[] = [
     { name: 'All commands', key: 'ctrl+k', everywhere: true, run: () => openCommandCentre('commands') },
     { name: 'Keys and the log line', key: 'F1', everywhere: true, run: () => openCommandCentre('keys') },
+    { name: 'Next part of the page', key: 'F6', everywhere: true, run: () => goToRegion(1) },
+    { name: 'Part of the page before', key: 'shift+F6', everywhere: true, run: () => goToRegion(-1) },
     ...places.map(([name, path]) => ({ name: `Go to ${name}`, run: () => router.push(path) })),
   ];
   useCommands(commands);
+  useEffect(keepFocus, []);
   const close = () => openCommandCentre(null);
   if (open === 'commands') return <CommandPalette onClose={close} />;
   return open === 'keys' ? <KeysSheet onClose={close} /> : null;

@@ -31,6 +31,7 @@ export function useScreenCommands(own: readonly Command[], next: () => void, lis
       ...own,
       { name: 'Undo', key: 'ctrl+z', run: () => void undoOrRedo('undo') },
       { name: 'Redo', key: 'ctrl+shift+z', run: () => void undoOrRedo('redo') },
+      { name: 'Redo', key: 'ctrl+y', run: () => void undoOrRedo('redo') },
       { name: 'Brightness of the background', key: 'm', run: next },
     ],
     listening,

@@ -42,7 +42,7 @@ function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
     setTries(tries + 1);
   };
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen={screen} background={background} />
       <BalanceStrip />
       <main className="flex flex-wrap items-center gap-3 p-4">

@@ -11,6 +11,7 @@ import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { cutText } from '@/core/shared/text';
 import { useStore } from 'zustand';
+import { useCommands } from '../commands/use-commands';
 import { followSteps } from '../sending/feed-client';
 import type { Wish } from '../sending/outbox';
 import { outboxState, windowOutbox } from '../sending/window-outbox';
@@ -66,6 +67,11 @@ export function useOwnPartsActs(
       (label) => `${direction === 'undo' ? 'Undone' : 'Done again'}: ${label}`,
     );
   };
+  useCommands([
+    { name: 'Undo', key: 'ctrl+z', run: () => void undoOrRedo('undo') },
+    { name: 'Redo', key: 'ctrl+shift+z', run: () => void undoOrRedo('redo') },
+    { name: 'Redo', key: 'ctrl+y', run: () => void undoOrRedo('redo') },
+  ]);
   return {
     says: unreached ? unreachedWords(unreached, waiting) : says,
     perform,

@@ -53,7 +53,7 @@ function FitParts() {
     setPart(next);
   };
   return (
-    <div className="flex h-dvh flex-col print:block print:h-auto">
+    <div className="page-box flex flex-col print:block print:h-auto">
       <BuildBar screen="Fit" background={background} />
       <BalanceStrip trying={trying} />
       <Tabs label="Fit" chosen={part} onChoose={choose} tabs={withKeys(PARTS)}>

@@ -21,6 +21,8 @@ export interface ImportWorld {
   readonly palette: readonly Colour[];
   readonly aliases: readonly (readonly [string, ColourId])[];
   readonly memories: readonly (readonly [string, readonly string[]])[];
+  /** True = invented sets to try it with are offered; the demo has its own. */
+  readonly samples: boolean;
   readonly catalogue: readonly {
     readonly code: string;
     readonly name: string;

@@ -18,12 +18,12 @@ interface SourceProps {
 export function SourceStep({ world, onTable, onSet }: SourceProps) {
   return (
     <div className="grid gap-6 lg:grid-cols-2">
-      {world.purpose === 'set' &&
-        (world.catalogue.length > 0 ? (
-          <Catalogue world={world} onSet={onSet} />
-        ) : (
-          <Samples onTable={onTable} />
-        ))}
+      {world.purpose === 'set' && (
+        <div className="flex flex-col gap-6">
+          {world.catalogue.length > 0 && <Catalogue world={world} onSet={onSet} />}
+          {world.samples && <Samples onTable={onTable} />}
+        </div>
+      )}
       <OwnTable onTable={onTable} world={world} />
     </div>
   );

@@ -110,8 +110,8 @@ export function CheckOff() {
         <div className="border-rule bg-sheet border-t px-4 py-2.5">
           <div className="flex items-center gap-3">
             <Glyph element={lot.element} size={52} />
-            <label className="flex min-w-0 flex-1 items-center gap-3">
-              <span className="min-w-0">
+            <label className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3">
+              <span className="min-w-28 flex-1">
                 <b className="font-head block truncate text-[16px]">
                   {count(lot.expected)} × {elementName(lot.element)}
                 </b>

@@ -45,7 +45,7 @@ function Inspect() {
   const open = findings.filter((f) => ['open', 'planned'].includes(findingState(f, workbench.entries)));
   const stay = findings.filter((f) => MUST_STAY.includes(f.kind));
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen="Inspect" background={background} />
       <BalanceStrip />
       <Tabs

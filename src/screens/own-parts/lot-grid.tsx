@@ -28,7 +28,7 @@ export function LotGrid({
     overscan: 6,
   });
   return (
-    <div ref={scroller} tabIndex={0} role="region" aria-label="Lots" className="min-h-0 flex-1 overflow-auto">
+    <div ref={scroller} tabIndex={0} role="region" aria-label="Lots" className="scroll-box">
       {hits.length === 0 && <p className="text-background-soft py-4">Nothing here is called that.</p>}
       <div style={{ height: virtual.getTotalSize() }} className="relative">
         {virtual.getVirtualItems().map((item) => (

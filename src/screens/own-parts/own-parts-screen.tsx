@@ -64,7 +64,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
   useCommands(keys);
   return (
     <PaletteProvider palette={palette}>
-      <div className="flex h-dvh flex-col">
+      <div className="page-box flex flex-col">
         <AppHeader screen="Own parts" />
         <main className="flex min-h-0 flex-1 flex-col">
           <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">

@@ -59,7 +59,7 @@ function Parts() {
   );
   const sourcing = useSourcing(need, known);
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="page-box flex flex-col">
       <BuildBar screen="Parts" background={background} />
       <BalanceStrip />
       <Tabs

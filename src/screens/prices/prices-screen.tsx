@@ -43,7 +43,7 @@ function Prices({ stock }: { stock: StockSnapshot }) {
   });
   return (
     <PaletteProvider palette={palette}>
-      <div className="flex h-dvh flex-col">
+      <div className="page-box flex flex-col">
         <AppHeader screen="Prices" />
         <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
           <div className="mb-4 flex flex-wrap items-end gap-3">
@@ -80,7 +80,7 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                 tabIndex={0}
                 role="region"
                 aria-label="Prices"
-                className="border-rule bg-sheet min-h-0 flex-1 overflow-auto rounded-md border"
+                className="border-rule bg-sheet scroll-box rounded-md border"
               >
                 <ul style={{ height: virtual.getTotalSize() }} className="relative">
                   {virtual.getVirtualItems().map((item) => {
@@ -90,10 +90,12 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                         <li
                           key={price.id}
                           style={{ transform: `translateY(${item.start}px)` }}
-                          className="border-rule absolute inset-x-0 top-0 flex h-[42px] items-center gap-3 border-b px-3"
+                          ref={virtual.measureElement}
+                          data-index={item.index}
+                          className="border-rule absolute inset-x-0 top-0 flex min-h-[42px] flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-0.5"
                         >
                           <Glyph element={price.element} size={36} />
-                          <bdi className="min-w-0 flex-1 truncate">{elementName(price.element)}</bdi>
+                          <bdi className="min-w-40 flex-1 truncate">{elementName(price.element)}</bdi>
                           <PriceInput
                             name={`New price of ${elementName(price.element)}`}
                             words={`new ${currencySign()}`}

@@ -15,9 +15,10 @@ export function BarEnd({ isDemo }: { isDemo: boolean }) {
         <Button
           onClick={() => setAsked(true)}
           className="mr-1 border-dashed"
+          aria-label="Demo: start my own workspace"
           title="Everything here came with Evarn"
         >
-          Demo<span className="sr-only">: start my own workspace</span>
+          Demo
         </Button>
       )}
       <BarButton label="All commands (Ctrl K)" onClick={() => openCommandCentre('commands')}>

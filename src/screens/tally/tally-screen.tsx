@@ -54,7 +54,7 @@ function TallyParts() {
   useScreenCommands(keys, background.next);
   const [planned, setPlanned] = useState(false);
   return (
-    <div className="flex h-dvh flex-col print:block print:h-auto">
+    <div className="page-box flex flex-col print:block print:h-auto">
       <BuildBar screen="Tally" background={background} />
       <Tabs
         label="Tally"
@@ -63,7 +63,7 @@ function TallyParts() {
         tabs={withKeys(PARTS, { stages: count(stagesOf(workbench).length) })}
       >
         <main className="min-h-0 flex-1 overflow-auto px-4 py-3 print:overflow-visible print:p-0">
-          <div className="no-print float-right mb-2 ml-3 flex gap-2">
+          <div className="no-print mb-2 flex justify-end gap-2 xl:float-right xl:ml-3">
             <Button aria-pressed={planned} onClick={() => setPlanned(!planned)}>
               {planned ? 'as planned' : 'as built'}
             </Button>

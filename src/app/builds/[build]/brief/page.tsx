@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { BriefPage } from '@/screens/brief';
 import { pageOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../../with-workspace';
+import { buildTitle } from '../build-title';
 
-export const metadata: Metadata = { title: 'Brief' };
+export const generateMetadata = buildTitle('Brief');
 
 export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
   const build = asId<BuildId>((await params).build);
