@@ -60,6 +60,8 @@ test('single letters are no commands where that is chosen, and what it opens wit
   // Signs and keys with Ctrl go on working.
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('dialog')).toBeVisible();
+  await page.goto('/settings');
+  await Promise.all([kept(), page.getByLabel('single letters are commands').check()]);
 });
 
 /** From the demo to a workspace of one's own; gives its address. */

@@ -9,7 +9,7 @@ async function looksRight(page: Page, at: string): Promise<string[]> {
   const faults: string[] = [];
   for (const size of SIZES) {
     await page.setViewportSize(size);
-    await page.waitForTimeout(120);
+    await page.waitForTimeout(60);
     faults.push(...(await boxFaults(page)).map((f) => `${at} at ${size.name}: ${f}`));
   }
   return faults;
