@@ -12,20 +12,33 @@ import { measureScreen } from './screen';
 import { measureSupply } from './supply';
 import { measureWorkspace } from './workspace';
 
-/** Prints the figures that matter for speed. No test asserts one: machines differ, and are busy at times. */
+/** What is measured, by its name; what needs the built application says so. */
+const ALL: readonly (readonly [name: string, measure: () => unknown, built?: 'built'])[] = [
+  ['core', measureCore],
+  ['colour', measureColour],
+  ['patch', measurePatch],
+  ['sheet', measureSheets],
+  ['supply', measureSupply],
+  ['sourcing', measureSourcing, 'built'],
+  ['lay', measureLaying, 'built'],
+  ['cut', measureCutting, 'built'],
+  ['drawing', measureDrawing],
+  ['screen', measureScreen, 'built'],
+  ['workspace', measureWorkspace, 'built'],
+];
+
+/** Prints the figures that matter for speed: all, or those that are named. No test asserts one: machines differ, and are busy at times. */
+const named = process.argv.slice(2);
+const strange = named.find((n) => !ALL.some(([name]) => name === n));
+if (strange) {
+  console.error(`Nothing is called ${strange}. Name some of: ${ALL.map(([name]) => name).join(', ')}.`);
+  process.exit(2);
+}
 console.log(
   `${os.cpus().length} cores, ${os.cpus()[0]?.model ?? ''}, node ${process.version}; medians, least and most\n`,
 );
-measureCore();
-measureColour();
-measurePatch();
-await measureSheets();
-await measureSupply();
-execFileSync(process.execPath, ['scripts/build.mjs'], { stdio: ['ignore', 'ignore', 'inherit'] });
-await measureSourcing();
-await measureLaying();
-await measureCutting();
-measureDrawing();
-await measureScreen();
-await measureWorkspace();
+const wanted = ALL.filter(([name]) => named.length === 0 || named.includes(name));
+if (wanted.some(([, , built]) => built))
+  execFileSync(process.execPath, ['scripts/build.mjs'], { stdio: ['ignore', 'ignore', 'inherit'] });
+for (const [, measure] of wanted) await measure();
 process.exit(0);
