@@ -36,7 +36,8 @@ test('an inventory with odd columns is imported, three modifications are logged 
   await expect(colours).toContainText('Old Fog');
   await isAccessible(page);
   await expect(page.getByRole('button', { name: 'Use these rows' })).toBeDisabled();
-  await page.getByLabel('Old Fog is').selectOption('mist');
+  await page.getByRole('combobox', { name: 'Old Fog is' }).selectOption('mist');
+  await page.getByRole('button', { name: 'It is this: Old Fog is' }).click();
   await page.getByLabel('Put line 4 right').fill('8');
   await page.getByLabel('Put line 4 right').blur();
   await expect(page.getByText('1,260 pieces in 4 rows will be imported.')).toBeVisible();

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { expect, test } from './test';
 import { isAccessible } from './helpers';
 
-const [PORT, GATE] = [3795, 3796];
+const [PORT, GATE] = [3797, 3798];
 const DATA = path.resolve('test-results/shared data');
 const HERE = `http://127.0.0.1:${PORT}`;
 const THERE = `http://127.0.0.1:${GATE}`;
@@ -59,7 +59,11 @@ test('a phone is let in by a code, logs by thumb alone, and is out when it is re
   await expect(phone.getByRole('heading', { name: 'There is no build yet.' })).toBeVisible();
 
   await phone.getByRole('link', { name: 'Import the first set' }).tap();
-  await phone.getByRole('button', { name: 'Put in an example, typed' }).tap();
+  // A page that has just come may not listen yet.
+  await expect(async () => {
+    await phone.getByRole('button', { name: 'Put in an example, typed' }).tap();
+    await expect(phone.locator('textarea')).not.toHaveValue('', { timeout: 1000 });
+  }).toPass();
   await phone.getByRole('button', { name: 'Read the block' }).tap();
   await phone.getByRole('button', { name: 'Use these rows' }).tap();
   await phone.getByLabel('Name of the build').fill('Kitchen house');

@@ -107,3 +107,21 @@ describe('the container', () => {
     expect(out).toEqual(expect.arrayContaining(['data', 'node_modules', '.next', '.workers', '.git']));
   });
 });
+
+it('the demo is never seeded into a workspace of somebody’s own', async () => {
+  const seed = () =>
+    spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], {
+      cwd: ROOT,
+      env: { ...process.env, EVARN_DATA: folder },
+      encoding: 'utf8',
+    });
+  expect(seed().stdout).toContain('demo data in');
+  expect(seed().stdout).toContain('has the demo already');
+  const { default: Sqlite } = await import('better-sqlite3');
+  const sqlite = new Sqlite(path.join(folder, 'evarn.sqlite'));
+  sqlite.pragma('foreign_keys = OFF');
+  sqlite.exec("update workspace_settings set is_demo = 0; update builds set id = 'own-' || id");
+  sqlite.close();
+  const again = seed();
+  expect([again.status, again.stderr]).toEqual([1, expect.stringContaining('never mixes')]);
+});

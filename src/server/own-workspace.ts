@@ -28,7 +28,7 @@ export async function startOwnWorkspace(
 ): Promise<Result<{ url: string }, OwnWorkspaceFault>> {
   if (folder === dataFolder()) return fail({ fault: 'is open here' });
   if (held.evarnOwn && (await answers(held.evarnOwn.url))) return ok({ url: held.evarnOwn.url });
-  const holder = fs.existsSync(folder) ? holderOf(folder) : null;
+  const holder = fs.existsSync(/* turbopackIgnore: true */ folder) ? holderOf(folder) : null;
   if (holder)
     return holder.url && (await answers(holder.url)) ? ok({ url: holder.url }) : fail({ fault: 'held' });
   const port = await freePort(Number(process.env.PORT ?? 3717) + 1);

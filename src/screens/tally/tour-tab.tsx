@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { inStoreys, keepTold, tourOf, type TourStop } from '@/core/show';
 import { Field, Select } from '@/ui/field';
+import type { Storey } from '@/core/records';
 import { count, signed } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { NameField } from '../common/name-field';
@@ -21,6 +22,9 @@ export function TourTab({ planned }: { planned: boolean }) {
   const storeys = useMemo(() => inStoreys(workbench, stops), [workbench, stops]);
   const hasStoreys = storeys.some((s) => s.storey !== null);
   const [way, setWay] = useState<'zones' | 'storeys'>('storeys');
+  // A storey of the name of its zone needs no heading of its own.
+  const isTitled = (storey: Storey | null, of: readonly TourStop[]) =>
+    hasStoreys && way === 'storeys' && storey?.name !== of[0]?.name;
   const changed = stops.filter((s) => s.came.length + s.went.length > 0).length;
   return (
     <div className="mx-auto max-w-5xl">
@@ -39,7 +43,7 @@ export function TourTab({ planned }: { planned: boolean }) {
       {(hasStoreys && way === 'storeys' ? storeys : [{ storey: null, stops }]).map(
         ({ storey, stops: of }) => (
           <section key={storey?.id ?? ''} aria-label={storey?.name ?? 'Zones'} className="mt-3">
-            {hasStoreys && way === 'storeys' && storey?.name !== of[0]!.name && (
+            {isTitled(storey, of) && (
               <h2 className="text-[20px] font-semibold">
                 {storey ? <bdi>{storey.name}</bdi> : 'In no storey'}
                 {storey && storey.state !== 'stands' && ` (${storey.state})`}
@@ -47,7 +51,7 @@ export function TourTab({ planned }: { planned: boolean }) {
             )}
             <ol className="flex flex-col gap-5">
               {of.map((s) => (
-                <Stop key={s.zone} stop={s} />
+                <Stop key={s.zone} stop={s} Heading={isTitled(storey, of) ? 'h3' : 'h2'} />
               ))}
             </ol>
           </section>
@@ -57,16 +61,16 @@ export function TourTab({ planned }: { planned: boolean }) {
   );
 }
 
-function Stop({ stop }: { stop: TourStop }) {
+function Stop({ stop, Heading }: { stop: TourStop; Heading: 'h2' | 'h3' }) {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const { told, standing, features, awaits } = stop;
   const keep = (more: Partial<typeof told>) => perform(keepTold(workbench, { ...told, ...more }));
   return (
     <li className="border-rule border-t pt-3">
-      <h3 className="text-[18px]">
+      <Heading className="text-[18px]">
         <bdi>{stop.name}</bdi>
-      </h3>
+      </Heading>
       <p>
         {count(stop.before)} before, <b>{count(standing.onModel)}</b> now (
         {signed(standing.onModel - stop.before)}): {count(standing.kept)} kept, {count(standing.changed)}{' '}
