@@ -19,8 +19,9 @@ const named = (process.env.EVARN_HOSTS ?? '')
   .split(',')
   .map((h) => h.trim())
   .filter(Boolean);
-const hosts = [...own, `${os.hostname()}.local`, ...named].map((h) =>
-  /:\d+$/.test(h) ? h : `${h}:${gatePort}`,
+// Those that were named come first: what this machine takes for its address may be one that nobody else knows, in a container.
+const hosts = [...named, ...own, `${os.hostname()}.local`].map((h) =>
+  (/:\d+$/.test(h) ? h : `${h}:${gatePort}`).toLowerCase(),
 );
 if (own.length === 0 && named.length === 0) {
   console.error('This machine is in no network. Connect it, or name it in EVARN_HOSTS, and start again.');
@@ -45,12 +46,7 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => en
 
 async function tell(code: string): Promise<void> {
   const [first = ''] = addresses;
-  try {
-    tellShared(folder, { pid: process.pid, addresses, code });
-  } catch {
-    // The folder is made by the server, a moment later; the settings show the code from the next one on.
-    setTimeout(() => tellShared(folder, { pid: process.pid, addresses, code }), 3000);
-  }
+  tellShared(folder, { pid: process.pid, addresses, code });
   console.log(await QRCode.toString(`${first}/pair?code=${code}`, { type: 'terminal', small: true }));
   console.log(
     `On a phone in the same network open ${first} and give the code ${code.slice(0, 4)} ${code.slice(4)}.`,

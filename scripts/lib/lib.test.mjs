@@ -108,7 +108,7 @@ describe('the container', () => {
   });
 });
 
-it('the demo is never seeded into a workspace of somebody’s own', async () => {
+it('the demo is never seeded into a workspace of somebody’s own, nor that begun anew', async () => {
   const seed = () =>
     spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], {
       cwd: ROOT,
@@ -123,5 +123,12 @@ it('the demo is never seeded into a workspace of somebody’s own', async () => 
   sqlite.exec("update workspace_settings set is_demo = 0; update builds set id = 'own-' || id");
   sqlite.close();
   const again = seed();
+  const reset = spawnSync(process.execPath, ['scripts/demo.mjs', '--reset', '--yes'], {
+    cwd: ROOT,
+    env: { ...process.env, EVARN_DATA: folder, PORT: '3999' },
+    encoding: 'utf8',
+  });
+  expect([reset.status, reset.stderr]).toEqual([1, expect.stringContaining('of somebody')]);
+  expect(fs.existsSync(path.join(folder, 'evarn.sqlite'))).toBe(true);
   expect([again.status, again.stderr]).toEqual([1, expect.stringContaining('never mixes')]);
 });

@@ -3,16 +3,20 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { changeSettings } from '@/core/workbench';
-import { SETTINGS_ID } from '@/core/records';
-import { fail, ok, type Result } from '@/core/shared/result';
+import { SETTINGS_ID, type Settings } from '@/core/records';
+import { fail, type Result } from '@/core/shared/result';
 import { asId, type ActionId } from '@/core/shared/ids';
-import { dataFolder, WORKSPACE_FILE } from '@/data/database';
+import { dataFolder, openDatabase, WORKSPACE_FILE, type Database } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
 import { perform } from './perform';
 import { restore, type RestoreFault } from './restore';
 import { workspace } from './workspace';
 
 export type CopyDemoFault = { readonly fault: 'not empty' } | { readonly fault: 'not seeded' } | RestoreFault;
+
+/** Whether there is nothing in a workspace that a copy of the demo would take the place of. */
+export const isEmptyWorkspace = (db: Database): boolean =>
+  (['build', 'tray', 'price'] as const).every((type) => readRecords(db, type).length === 0);
 
 /**
  * Puts a copy of the demo's builds, own parts and prices into a workspace in which there is nothing yet, and leaves it one's own. The
@@ -21,25 +25,34 @@ export type CopyDemoFault = { readonly fault: 'not empty' } | { readonly fault: 
 export async function copyDemo(): Promise<Result<{ kept: string | null }, CopyDemoFault>> {
   const folder = dataFolder();
   const before = workspace().db;
-  if (readRecords(before, 'build').length > 0 || readRecords(before, 'tray').length > 0)
-    return fail({ fault: 'not empty' });
+  if (!isEmptyWorkspace(before)) return fail({ fault: 'not empty' });
   const settings = readRecord(before, 'settings', SETTINGS_ID);
   const seeded = fs.mkdtempSync(path.join(os.tmpdir(), 'evarn-demo-'));
   try {
-    if ((await seed(seeded)) !== 0) return fail({ fault: 'not seeded' });
+    if ((await seed(seeded)) !== 0 || !makeOwn(seeded, settings)) return fail({ fault: 'not seeded' });
     const name = `demo-${Date.now()}.sqlite`;
     const kept = path.join(folder, 'backups', name);
     fs.copyFileSync(path.join(seeded, WORKSPACE_FILE), kept);
     const done = await restore({ kept: name }, folder, new Date());
     fs.rmSync(kept, { force: true });
-    if (!done.ok) return done;
-    const handle = workspace();
-    const demo = readRecord(handle.db, 'settings', SETTINGS_ID);
-    const command = changeSettings(demo, { ...settings, isDemo: false });
-    perform(handle, { ...command, id: asId<ActionId>(crypto.randomUUID()), scope: SETTINGS_ID }, new Date());
-    return ok(done.value);
+    return done;
   } finally {
     fs.rmSync(seeded, { recursive: true, force: true });
+  }
+}
+
+/**
+ * Takes the mark of the demo from a seeded file, and gives it the settings of the workspace that it goes to. Done to the file, so that
+ * nobody sees it as the demo; and in no list that a person can undo, since that would make it the demo again.
+ */
+function makeOwn(folder: string, settings: Settings | undefined): boolean {
+  const handle = openDatabase(folder, new Date());
+  try {
+    const seeded = readRecord(handle.db, 'settings', SETTINGS_ID);
+    const command = changeSettings(seeded, { ...settings, isDemo: false });
+    return perform(handle, { ...command, id: asId<ActionId>('demo-made-own'), scope: 'demo' }, new Date()).ok;
+  } finally {
+    handle.sqlite.close();
   }
 }
 

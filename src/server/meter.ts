@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import type { LabD65 } from '@/core/colour';
-import { paletteOf, recordSetOf } from '@/core/workbench';
 import { splitElementKey, type ElementKey } from '@/core/parts';
 import { seededRandom } from '@/core/shared/random';
 import type { Handle } from '@/data/database';
 import { readTruth } from '@/data/hidden-truths';
-import { readRecords } from '@/data/records';
+import { paletteIn } from './palette';
 import { workspace } from './workspace';
 import {
   simulatedMeter,
@@ -65,12 +64,8 @@ export function truthOf(handle: Handle, { account, element, piece }: MeterTarget
   const known = readTruth(handle.db, account, element);
   const told = known?.[piece % Math.max(1, known.length)];
   if (told) return told;
-  const custom = readRecords(handle.db, 'customColour').map((record) => ({
-    type: 'customColour' as const,
-    record,
-  }));
   const { colour } = splitElementKey(element as ElementKey);
-  const fresh = paletteOf(recordSetOf(custom)).find((c) => c.id === colour)?.lab;
+  const fresh = paletteIn(handle.db).find((c) => c.id === colour)?.lab;
   const { l, a, b } = fresh ?? { l: 50, a: 0, b: 0 };
   const off = seededRandom(
     [...`${account}${element}${piece}`].reduce((h, c) => (h * 31 + c.charCodeAt(0)) | 0, 7),

@@ -1,14 +1,14 @@
 import { SETTINGS_ID } from '@/core/records';
-import { applySettings, DEFAULT_SETTINGS, paletteOf, type Settled } from '@/core/workbench';
+import { applySettings, DEFAULT_SETTINGS, type Settled } from '@/core/workbench';
 import type { Database } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
+import { paletteIn } from './palette';
 
 /** The settings of a workspace, with the colours that they name. */
 export function readSettled(db: Database): Settled {
-  const own = new Map(readRecords(db, 'customColour').map((c) => [c.id as string, c]));
   return {
     settings: readRecord(db, 'settings', SETTINGS_ID) ?? DEFAULT_SETTINGS,
-    palette: paletteOf({ customColour: own }),
+    palette: paletteIn(db),
     aliases: readRecords(db, 'colourAlias'),
   };
 }

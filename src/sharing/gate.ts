@@ -30,7 +30,7 @@ export function makeGate({ target, hosts, book, pairing, now = () => new Date() 
       say(res, 502, 'Evarn itself does not answer. Start it again.');
   });
   return http.createServer((req, res) => {
-    const host = req.headers.host ?? '';
+    const host = (req.headers.host ?? '').toLowerCase();
     if (!hosts.includes(host)) return say(res, 421, 'Evarn does not answer under this name.');
     const { origin } = req.headers;
     const reads = req.method === 'GET' || req.method === 'HEAD';
@@ -48,9 +48,12 @@ export function makeGate({ target, hosts, book, pairing, now = () => new Date() 
       return page(res, 200, pairPage({ code: url.searchParams.get('code') ?? '', says: '' }));
     if (req.method !== 'POST') return say(res, 405, 'Not that way.');
     let body = '';
-    req.on('data', (d: Buffer) => (body += d.toString('utf8').slice(0, FORM_BYTES)));
+    req.on('data', (d: Buffer) => {
+      if (body.length + d.length > FORM_BYTES) req.destroy();
+      else body += d.toString('utf8');
+    });
     req.on('end', () => {
-      const said = new URLSearchParams(body.slice(0, FORM_BYTES));
+      const said = new URLSearchParams(body);
       const name = (said.get('name') ?? '').trim().slice(0, 60) || 'A device';
       if (!pairing.claim(said.get('code') ?? '', now()))
         return page(

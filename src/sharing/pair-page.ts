@@ -1,4 +1,4 @@
-import { escaped } from '../core/mod-sheet';
+import { escaped } from '../core/shared/escaped';
 
 /** The page where a device is let in: a code that is read off the screen of the machine, and a name to know it by. */
 export const pairPage = ({ code, says }: { code: string; says: string }): string => `<!doctype html>

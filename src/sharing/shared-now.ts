@@ -10,8 +10,10 @@ export interface SharedNow {
 
 const fileOf = (folder: string): string => path.join(folder, 'sharing.json');
 
-export const tellShared = (folder: string, now: SharedNow): void =>
+export function tellShared(folder: string, now: SharedNow): void {
+  fs.mkdirSync(folder, { recursive: true });
   fs.writeFileSync(fileOf(folder), JSON.stringify(now), { mode: 0o600 });
+}
 
 export const endShared = (folder: string): void => fs.rmSync(fileOf(folder), { force: true });
 

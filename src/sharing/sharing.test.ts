@@ -67,6 +67,9 @@ describe('what the page is told of sharing', () => {
     const told = { pid: process.pid, addresses: ['http://10.0.0.2:3720'], code: 'ABCDEFGH' };
     tellShared(folder, told);
     expect(sharedNow(folder)).toEqual(told);
+    // The folder is made where sharing is what begins it.
+    tellShared(path.join(folder, 'new'), told);
+    expect(sharedNow(path.join(folder, 'new'))).toEqual(told);
     tellShared(folder, { ...told, pid: 2 ** 30 });
     expect(sharedNow(folder)).toBeNull();
     endShared(folder);
@@ -165,6 +168,13 @@ describe('the gate', () => {
       );
     expect((await ask('/api/actions', { method: 'POST', headers: { cookie } })).status).toBe(403);
     expect((await ask('/builds', { headers: { cookie, origin: 'http://evil.example' } })).status).toBe(403);
+  });
+
+  it('takes no form that is longer than one is', async () => {
+    const headers = { origin, 'content-type': 'application/x-www-form-urlencoded' };
+    const body = `code=${pairing.now(NOON)}&name=${'x'.repeat(5000)}`;
+    await expect(ask('/pair', { method: 'POST', headers, body })).rejects.toThrow();
+    expect(new DeviceBook(folder).list()).toEqual([]);
   });
 
   it('says so where Evarn itself has ended', async () => {

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { paletteOf, recordSetOf } from '@/core/workbench';
 import { PURPOSES, type Purpose } from '@/core/formats';
 import { SETTINGS_ID } from '@/core/records';
 import { readCatalogue } from '@/data/catalogue';
 import type { Database } from '@/data/database';
 import { readRecord, readRecords } from '@/data/records';
+import { paletteIn } from '@/server/palette';
 import { ImportScreen } from '@/screens/import';
 import { withWorkspace } from '../with-workspace';
 
@@ -27,11 +27,10 @@ export default async function ImportPage({ searchParams }: Props) {
 
 function importWorld(db: Database, purpose: Purpose, wanted: string | string[] | undefined) {
   const build = typeof wanted === 'string' ? readRecord(db, 'build', wanted) : undefined;
-  const custom = readRecords(db, 'customColour').map((record) => ({ type: 'customColour' as const, record }));
   return {
     purpose,
     build: build ? { id: build.id, name: build.name } : null,
-    palette: paletteOf(recordSetOf(custom)),
+    palette: paletteIn(db),
     aliases: readRecords(db, 'colourAlias').map((a) => [a.id, a.colour] as const),
     memories: readRecords(db, 'columnMemory').map((m) => [m.id, m.roles] as const),
     samples: !(readRecord(db, 'settings', SETTINGS_ID)?.isDemo ?? false),

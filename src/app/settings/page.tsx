@@ -2,8 +2,9 @@ import type { Metadata } from 'next';
 import { SETTINGS_ID } from '@/core/records';
 import { currentRevision, undoTargets } from '@/data/actions';
 import { dataFolder } from '@/data/database';
-import { readRecord, readRecords } from '@/data/records';
+import { readRecord } from '@/data/records';
 import { SettingsScreen } from '@/screens/settings';
+import { isEmptyWorkspace } from '@/server/copy-demo';
 import { readSettled } from '@/server/settings';
 import { withWorkspace } from '../with-workspace';
 
@@ -17,7 +18,7 @@ export default function SettingsPage() {
       revision={currentRevision(db)}
       undoRedo={undoTargets(db, SETTINGS_ID)}
       folder={dataFolder()}
-      isEmpty={readRecords(db, 'build').length + readRecords(db, 'tray').length === 0}
+      isEmpty={isEmptyWorkspace(db)}
     />
   ));
 }

@@ -2,10 +2,11 @@ import { createHash } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { PALETTE } from '../colour';
+import { escaped } from '../shared/escaped';
 import { el } from '../testing/world';
 import { did, doneAndBack, makeWorkbench } from '../testing/workbench';
 import { photosOf, sheetSchema, type SheetDocument } from './document';
-import { escaped, sheetHtml, styleFor } from './html';
+import { sheetHtml, styleFor } from './html';
 import { keepModSheet, modSheetOf } from './mod-sheet-of';
 
 const ash = el('brick 2x4', 'ash');

@@ -1,5 +1,6 @@
 import { inkOn, type Colour } from '../colour';
 import { drawPart, elementName, paintPart, partOf, splitElementKey, type ElementKey } from '../parts';
+import { escaped } from '../shared/escaped';
 import type { SheetBlock, SheetDocument } from './document';
 import { labelSize, type SheetGuide } from './guides';
 
@@ -88,15 +89,6 @@ dt{color:#5a5a5a}
 dd{margin:0;overflow-wrap:anywhere}
 @media (max-width:30rem){dl{grid-template-columns:1fr}dd{margin-bottom:.3rem}}
 `;
-
-/** Text made safe for HTML: what a person typed never becomes markup. */
-export const escaped = (text: string): string =>
-  text
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-    .replace(/>/g, '&gt;')
-    .replace(/"/g, '&quot;')
-    .replace(/'/g, '&#39;');
 
 /** JSON that can't end the element it stands in. */
 const jsonInside = (data: object): string =>

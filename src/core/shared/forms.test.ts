@@ -21,6 +21,10 @@ describe('money in a workspace’s form', () => {
     expect(formatCurrency(-95)).toBe('−£0.95');
     expect(formatCurrency(312_040, euro).replace(/\s/g, ' ')).toBe('3.120,40 €');
     expect(formatCurrency(312_000, { ...euro, currency: 'JPY', decimal: 'point' })).toBe('¥3,120');
+    expect([formatCurrency(12.34, DEFAULT_FORMS, true), formatCurrency(12, DEFAULT_FORMS, true)]).toEqual([
+      '£0.123',
+      '£0.12',
+    ]);
     expect([currencySign(), currencySign(euro)]).toEqual(['£', '€']);
   });
 

@@ -46,12 +46,14 @@ export const formatNumber = (n: number, form: Forms = forms()): string =>
   trueMinus(formatter(localeOf(form), { maximumFractionDigits: 3 }).format(n));
 
 /** An amount of the currency in its hundredths: 3140 -> "£31.40", "31,40 €", "¥31". */
-export const formatCurrency = (hundredths: number, form: Forms = forms()): string =>
+/** @param finer  true = to a tenth of a hundredth where that is not nothing: what one of many pieces comes to */
+export const formatCurrency = (hundredths: number, form: Forms = forms(), finer = false): string =>
   trueMinus(
     formatter(localeOf(form), {
       style: 'currency',
       currency: form.currency,
       currencyDisplay: 'narrowSymbol',
+      ...(finer ? { minimumFractionDigits: 2, maximumFractionDigits: 3 } : {}),
     }).format(hundredths / 100),
   );
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -102,7 +103,7 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
                 <span className="text-faint">
                   {w.endedAt
                     ? `took ${hours(w.startedAt, w.endedAt)}`
-                    : `begun ${w.startedAt.slice(0, 16).replace('T', ' ')}`}
+                    : `begun ${formatDay(w.startedAt)}, ${w.startedAt.slice(11, 16)}`}
                   {w.note && ` · ${w.note}`}
                 </span>
               </span>

@@ -1,7 +1,7 @@
 'use client';
 
 import { ActSelect } from '@/ui/act-select';
-import { currencySign } from '@/core/shared/forms';
+import { formatCurrency, forms } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import { modelAccount, type Copy, type Tray } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
@@ -65,8 +65,7 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
       return n > 0 ? [{ ...l, qty: n }] : [];
     });
   };
-  const each = (of: number | null) =>
-    of === null ? 'nothing' : `${(of / 100).toFixed(3).replace(/0$/, '')}`;
+  const each = (of: number | null) => (of === null ? 'nothing' : formatCurrency(of, forms(), true));
   return (
     <section className="border-edge mb-4 rounded-md border p-3">
       <h3>
@@ -74,10 +73,10 @@ function DonorCard({ report, lacking }: { report: DonorReport; lacking: Readonly
       </h3>
       <p className="text-soft">
         {boxPrice(copy.price)} for {pieces(report.opened)}
-        {report.eachOfAll !== null && `: ${currencySign()}${each(report.eachOfAll)} a piece`}
+        {report.eachOfAll !== null && `: ${each(report.eachOfAll)} a piece`}
         {useful > 0 &&
           report.eachOfUseful !== null &&
-          `, ${currencySign()}${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}
+          `, ${each(report.eachOfUseful)} if only the ${count(useful)} wanted ones are used`}
         . {left === 0 ? 'All of it is out.' : `${pieces(left)} are still in it.`}
       </p>
       <p className="my-2 flex flex-wrap gap-1">
@@ -166,7 +165,7 @@ function BreakBuild({ trays }: { trays: readonly Tray[] }) {
       <p className="text-soft mb-2">
         {all === 0
           ? 'Nothing is on the model.'
-          : `${pieces(all)} are on it. For its boxes: ${paidWords(paid)}${paid.unpriced === 0 && paid.worth > 0 ? `, so about ${currencySign()}${(paid.worth / 100 / all).toFixed(3)} a piece` : ''}. It can be undone.`}
+          : `${pieces(all)} are on it. For its boxes: ${paidWords(paid)}${paid.unpriced === 0 && paid.worth > 0 ? `, so about ${formatCurrency(paid.worth / all, forms(), true)} a piece` : ''}. It can be undone.`}
       </p>
       {held.map(({ zone, qty }) => (
         <Check

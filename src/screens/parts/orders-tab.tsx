@@ -1,5 +1,6 @@
 'use client';
 
+import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
 import { type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -104,7 +105,7 @@ const aroundWords = (o: Order): string =>
 
 /** "3 days late: was due 2026-11-24" */
 const lateWords = (days: number, due: string): string =>
-  `${count(days)} ${days === 1 ? 'day' : 'days'} late: was due ${due}`;
+  `${count(days)} ${days === 1 ? 'day' : 'days'} late: was due ${formatDay(due)}`;
 
 function OrderCard({
   order,
@@ -140,7 +141,7 @@ function OrderCard({
         : order.due !== '' && order.due < today
           ? lateWords(daysBetween(order.due, today), order.due)
           : order.due
-            ? `due ${order.due}`
+            ? `due ${formatDay(order.due)}`
             : 'no day is known';
   return (
     <li className="border-rule rounded-md border p-3">
@@ -155,7 +156,7 @@ function OrderCard({
           <span className="text-soft font-sans font-normal">
             {pieces(lots.reduce((s, l) => s + l.qty, 0))} awaited
             {!box && `, ${aroundWords(order)}`} · {state}
-            {order.chasedAt && lots.length > 0 && ` · asked on ${order.chasedAt}`}
+            {order.chasedAt && lots.length > 0 && ` · asked on ${formatDay(order.chasedAt)}`}
             {news && ' · simulated'}
           </span>
         </h2>

@@ -17,10 +17,10 @@ import { priceLookup } from '@/core/ledger';
 import type { NeedLot } from '@/core/need';
 import type { ElementKey } from '@/core/parts';
 import { fail, ok, type Result } from '@/core/shared/result';
-import { paletteOf } from '@/core/workbench';
 import type { Handle } from '@/data/database';
 import { readById, readRecords } from '@/data/records';
 import { MarketFailed } from '@/simulated/market';
+import { paletteIn } from '../palette';
 import { solveRequest, type SourcingFault } from '../solve-sourcing';
 import { patiently } from '../workspace';
 import { askMarket } from './ask-market';
@@ -49,12 +49,6 @@ export async function askSellers(
   return undefined;
 }
 
-/** The workspace's colours, its own ones among them. */
-export const paletteIn = ({ db }: Handle) =>
-  paletteOf({
-    customColour: new Map(readRecords(db, 'customColour').map((c) => [c.id, c])),
-  });
-
 /** What an entry does, for the entries that call for some lots. */
 function kindsIn({ db }: Handle, lots: readonly NeedLot[]) {
   const ids = [...new Set(lots.flatMap((l) => l.sources.map((s) => s.entry)))];
@@ -72,7 +66,7 @@ export async function planNeed(
   const wish = readPreferences(request.preferences);
   const needed: readonly NeedLot[] = request.lots;
   const { palette, priceOf, kinds } = await patiently((handle) => ({
-    palette: paletteIn(handle),
+    palette: paletteIn(handle.db),
     priceOf: priceLookup(readRecords(handle.db, 'price')),
     kinds: wish.shapes ? kindsIn(handle, needed) : new Map<string, never>(),
   }));

@@ -5,7 +5,8 @@ import { LIMITS, PROBLEM } from '@/core/shared/bounds';
 import type { ElementKey } from '@/core/parts';
 import type { BuyingPlan } from '@/core/sourcing';
 import { answer, readJson, refuse, route } from '@/server/http';
-import { askSellers, paletteIn } from '@/server/market/plan-need';
+import { askSellers } from '@/server/market/plan-need';
+import { paletteIn } from '@/server/palette';
 import { patiently } from '@/server/workspace';
 
 const id = z.string().max(LIMITS.element + 80);
@@ -25,7 +26,7 @@ export const POST = route(async (request) => {
   if ('response' in door) return door.response;
   const { open, buys, lists } = door.input;
   const preferences = readPreferences(door.input.preferences);
-  const palette = await patiently(paletteIn);
+  const palette = await patiently(({ db }) => paletteIn(db));
   const elements = open.map((o) => o.element);
   const market = await askSellers(othersToAsk(elements, palette), lists, request.signal);
   if (!market) return refuse(503, { fault: 'market' });
