@@ -48,6 +48,24 @@ for (const screen of OF_BUILD)
     expect(await allParts(page, `${href}${screen}`)).toEqual([]);
   });
 
+test('in a dark surround axe finds nothing, on any page of a build and in its parts', async ({ page }) => {
+  test.slow();
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto('/builds');
+  const href = await page.getByRole('link', { name: /Lightkeeper's House/ }).getAttribute('href');
+  for (const screen of OF_BUILD) {
+    await page.goto(`${href}${screen}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    const list = page.locator('nav [role=tablist]');
+    const tabs = (await list.count()) > 0 ? Math.min(9, await list.first().getByRole('tab').count()) : 1;
+    for (let t = 1; t <= tabs; t++) {
+      if (tabs > 1) await page.keyboard.press(`Alt+${t}`);
+      await page.waitForTimeout(500);
+      await isAccessible(page);
+    }
+  }
+});
+
 test('on a phone and at 200 percent axe finds nothing, in the light and in the dark', async ({ page }) => {
   for (const colorScheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme });

@@ -4,7 +4,7 @@ import type { ButtonHTMLAttributes } from 'react';
 type Look = 'plain' | 'main' | 'bare';
 
 const LOOKS: Readonly<Record<Look, string>> = {
-  plain: 'border border-edge bg-sheet hover:border-ink',
+  plain: 'border border-edge bg-sheet text-ink hover:border-ink',
   main: 'border border-ink bg-ink text-sheet hover:bg-soft',
   bare: 'border border-transparent hover:bg-wash',
 };

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
 
-const BOX = 'border-edge bg-sheet min-h-7 rounded-md border px-2 py-1';
+const BOX = 'border-edge bg-sheet text-ink min-h-7 rounded-md border px-2 py-1';
 
 /** A label over its control. */
 export function Field({

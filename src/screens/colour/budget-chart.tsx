@@ -13,13 +13,11 @@ import {
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { CurveStep } from '@/core/mismatch';
+import { useInks } from '@/ui/inks';
 import { money } from '@/ui/numbers';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Filler, Tooltip);
 
-const INK = '#161616';
-const SOFT = '#4d4d4d';
-const RULE = '#d6d6d6';
 const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
 
 /** How much of what is visible any budget fixes: a stair, and where the budget stands on it. */
@@ -32,6 +30,7 @@ export function BudgetChart({
   all: number;
   budget: number;
 }) {
+  const inks = useInks();
   const most = steps.at(-1)?.cost ?? 0;
   const share = (value: number) => (100 * value) / Math.max(1e-9, all);
   const here = [...steps].reverse().find((s) => s.cost <= budget);
@@ -53,17 +52,17 @@ export function BudgetChart({
         max: top,
         ticks: {
           font,
-          color: SOFT,
+          color: inks.soft,
           maxTicksLimit: 5,
-          callback: (v) => `£${Math.round(Number(v) * 100) / 100}`,
+          callback: (v) => money(Math.round(Number(v) * 100)),
         },
         grid: { display: false },
       },
       y: {
         min: 0,
         max: 100,
-        ticks: { font, color: SOFT, stepSize: 25, callback: (v) => `${v} %` },
-        grid: { color: RULE },
+        ticks: { font, color: inks.soft, stepSize: 25, callback: (v) => `${v} %` },
+        grid: { color: inks.rule },
       },
     },
     plugins: {
@@ -88,16 +87,16 @@ export function BudgetChart({
               data: line
                 .filter((p) => p.x <= budget / 100)
                 .concat(here ? [{ x: budget / 100, y: share(here.value) }] : []),
-              borderColor: INK,
+              borderColor: inks.ink,
               borderWidth: 2.5,
               stepped: 'before',
               pointRadius: 0,
               fill: 'origin',
-              backgroundColor: '#e8e8e8',
+              backgroundColor: inks.wash,
             },
             {
               data: line,
-              borderColor: INK,
+              borderColor: inks.ink,
               borderWidth: 1,
               borderDash: [4, 3],
               stepped: 'before',
@@ -105,8 +104,8 @@ export function BudgetChart({
             },
             {
               data: [{ x: budget / 100, y: share(here?.value ?? 0) }],
-              borderColor: INK,
-              backgroundColor: '#fcfcfc',
+              borderColor: inks.ink,
+              backgroundColor: inks.sheet,
               borderWidth: 2,
               pointRadius: 5,
             },

@@ -41,7 +41,7 @@ function Platform() {
         <b>{n}</b> {n === 1 ? 'stands' : 'stand'} along it, {Math.round(left * 10) / 10} studs are left.
       </p>
       <svg viewBox={`0 0 ${platform} ${Math.max(4, platform / 14)}`} className="mt-2 h-8 w-full" aria-hidden>
-        <path d={`M0 ${platform / 16}H${platform}`} stroke="#161616" strokeWidth={platform / 200} />
+        <path d={`M0 ${platform / 16}H${platform}`} stroke="currentColor" strokeWidth={platform / 200} />
         {Array.from({ length: Math.min(n, 200) }, (_, i) => (
           <rect
             key={i}
@@ -49,8 +49,8 @@ function Platform() {
             y={platform / 80}
             width={length}
             height={platform / 24}
-            fill="#d6d6d6"
-            stroke="#161616"
+            fill="var(--color-rule)"
+            stroke="currentColor"
             strokeWidth={platform / 300}
           />
         ))}

@@ -25,7 +25,7 @@ export function CurveDrawing({
       role="img"
       aria-label="The vehicle on its track from above, with what it sweeps dashed"
     >
-      <g fill="none" stroke="#161616" strokeWidth={w / 240}>
+      <g fill="none" stroke="currentColor" strokeWidth={w / 240}>
         <path d={arc(0)} strokeWidth={w / 400} />
         <path d={arc(swept.outside)} strokeDasharray={`${w / 50} ${w / 80}`} />
         <path d={arc(-swept.inside)} strokeDasharray={`${w / 50} ${w / 80}`} />
@@ -34,10 +34,10 @@ export function CurveDrawing({
           y={middle - vehicle.width / 2}
           width={vehicle.length}
           height={vehicle.width}
-          fill="#d6d6d6"
+          fill="var(--color-rule)"
         />
         {[-1, 1].map((s) => (
-          <circle key={s} cx={(s * vehicle.pivots) / 2} cy={middle} r={w / 90} fill="#161616" />
+          <circle key={s} cx={(s * vehicle.pivots) / 2} cy={middle} r={w / 90} fill="currentColor" />
         ))}
       </g>
     </svg>

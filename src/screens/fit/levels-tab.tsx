@@ -162,7 +162,7 @@ function Pile({ filling: f }: { filling: Filling }) {
         at -= h;
         const side = i >= f.bricks + f.plates + f.halves;
         return (
-          <g key={i} fill="#fcfcfc" stroke="#161616" strokeWidth={0.5 / scale}>
+          <g key={i} fill="var(--color-sheet)" stroke="currentColor" strokeWidth={0.5 / scale}>
             <rect x={0} y={at} width={side ? 3.2 * 3 : 16} height={h} />
             {side && <rect x={9.6} y={at + 1.6} width={1.7} height={h - 3.2} />}
           </g>
@@ -205,7 +205,7 @@ function HingedWalls() {
               <path
                 d={`M0 ${w.across}H${w.along}V0z`}
                 fill="none"
-                stroke="#161616"
+                stroke="currentColor"
                 strokeWidth={w.along / 22}
               />
             </svg>
@@ -241,8 +241,8 @@ function RoundPlates() {
                 y={y}
                 width={n}
                 height={1}
-                fill="#fcfcfc"
-                stroke="#161616"
+                fill="var(--color-sheet)"
+                stroke="currentColor"
                 strokeWidth={diameter / 120}
               />
             ))}
@@ -251,7 +251,7 @@ function RoundPlates() {
               cy={diameter / 2}
               r={diameter / 2}
               fill="none"
-              stroke="#161616"
+              stroke="currentColor"
               strokeDasharray={`${diameter / 30}`}
               strokeWidth={diameter / 120}
             />

@@ -143,9 +143,9 @@ function Beam({ middle }: { middle: number }) {
   const x = 150 + Math.max(-140, Math.min(140, middle * 10));
   return (
     <svg width={300} height={44} viewBox="0 0 300 44" aria-hidden className="max-w-full">
-      <path d="M0 30H150V44" fill="none" stroke="#161616" strokeWidth={2} />
-      <path d={`M10 26H290`} stroke="#161616" strokeDasharray="4 3" />
-      <path d={`M${x} 24l6 -12h-12z`} fill="#161616" />
+      <path d="M0 30H150V44" fill="none" stroke="currentColor" strokeWidth={2} />
+      <path d={`M10 26H290`} stroke="currentColor" strokeDasharray="4 3" />
+      <path d={`M${x} 24l6 -12h-12z`} fill="currentColor" />
     </svg>
   );
 }

@@ -80,7 +80,7 @@ function RingDrawing({ panels }: { panels: number }) {
       <path
         d={`M${Array.from({ length: panels }, (_, i) => at(i)).join('L')}z`}
         fill="none"
-        stroke="#161616"
+        stroke="currentColor"
         strokeWidth={3}
       />
     </svg>

@@ -70,12 +70,12 @@ function SizeBar({ mm }: { mm: number }) {
       aria-label={`${mm} mm beside a figure`}
       className="mt-2"
     >
-      <g stroke="#161616" fill="#fcfcfc" strokeWidth={1}>
+      <g stroke="currentColor" fill="var(--color-sheet)" strokeWidth={1}>
         <rect x={50} y={92 - mm * scale} width={40} height={mm * scale} />
         <path d={`M10 92v${-FIGURE_MM * scale * 0.74}h16v${FIGURE_MM * scale * 0.74}z`} />
         <rect x={13} y={92 - FIGURE_MM * scale} width={10} height={FIGURE_MM * scale * 0.24} rx={2} />
       </g>
-      <path d="M0 92.5H150" stroke="#161616" />
+      <path d="M0 92.5H150" stroke="currentColor" />
     </svg>
   );
 }
@@ -179,7 +179,7 @@ type Side = readonly [length: number, height: number, wheel: number];
 function Outlines({ before, after }: { before: Side; after: Side }) {
   const scale = Math.min(340 / Math.max(before[0], after[0]), 120 / Math.max(before[1], after[1]));
   const shape = ([length, height, wheel]: Side, dashes: string) => (
-    <g fill="none" stroke="#161616" strokeDasharray={dashes}>
+    <g fill="none" stroke="currentColor" strokeDasharray={dashes}>
       <rect
         x={2}
         y={126 - height * scale}

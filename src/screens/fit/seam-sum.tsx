@@ -133,7 +133,7 @@ function Outline({ seam, leave }: { seam: Seam; leave: number }) {
       role="img"
       aria-label={`The seam from above with ${leave} studs left`}
     >
-      <g fill="none" stroke="#161616" strokeWidth={edge}>
+      <g fill="none" stroke="currentColor" strokeWidth={edge}>
         <rect x={0} y={0} width={w} height={d} />
         <rect
           x={1}
@@ -144,7 +144,7 @@ function Outline({ seam, leave }: { seam: Seam; leave: number }) {
         />
       </g>
       {studs.map((s, i) => (
-        <circle key={i} cx={s.x + 0.5} cy={s.y + 0.5} r={0.34} fill="#161616" />
+        <circle key={i} cx={s.x + 0.5} cy={s.y + 0.5} r={0.34} fill="currentColor" />
       ))}
     </svg>
   );

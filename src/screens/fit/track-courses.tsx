@@ -16,8 +16,8 @@ export function TrackCourses({ track, passes }: { track: Track; passes: TrackCle
         .map((c) => `course ${c.course + 1} ${c.back === 0 ? 'stays' : `goes back ${c.back} studs`}`)
         .join(', ')}`}
     >
-      <g stroke="#161616" strokeWidth={tall / 160}>
-        <rect x={0} y={-track.to} width={reach} height={track.to - track.from} fill="#d6d6d6" />
+      <g stroke="currentColor" strokeWidth={tall / 160}>
+        <rect x={0} y={-track.to} width={reach} height={track.to - track.from} fill="var(--color-rule)" />
         <path
           d={`M${reach + track.room} ${-track.to - track.room}V${-track.from + track.room}`}
           strokeDasharray={`${tall / 40}`}
@@ -29,7 +29,7 @@ export function TrackCourses({ track, passes }: { track: Track; passes: TrackCle
             y={-c.to}
             width={40}
             height={c.to - c.from}
-            fill={c.back > 0 ? '#fcfcfc' : '#f0f0f0'}
+            fill={c.back > 0 ? 'var(--color-sheet)' : 'var(--color-wash)'}
           />
         ))}
         <path d={`M-4 0H${wide}`} />

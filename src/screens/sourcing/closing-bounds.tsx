@@ -37,12 +37,12 @@ export function ClosingBounds({
         role="img"
         aria-label={`Best ${money(cost)}, cannot cost less than ${money(floor)}`}
       >
-        <path d="M0 90H560" stroke="#d6d6d6" />
-        <path d={`${stair((b) => b.cost)}H560`} fill="none" stroke="#161616" strokeWidth={2} />
+        <path d="M0 90H560" stroke="var(--color-rule)" />
+        <path d={`${stair((b) => b.cost)}H560`} fill="none" stroke="currentColor" strokeWidth={2} />
         <path
           d={`${stair((b) => b.floor)}H560`}
           fill="none"
-          stroke="#161616"
+          stroke="currentColor"
           strokeWidth={1.5}
           strokeDasharray="5 3"
         />

@@ -4,6 +4,7 @@ import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip }
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { Button } from '@/ui/button';
+import { useInks } from '@/ui/inks';
 import { money } from '@/ui/numbers';
 import { planNeed } from './plan-need';
 import type { SourcingTools } from './use-sourcing';
@@ -52,6 +53,7 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
     }
     setBusy(false);
   };
+  const inks = useInks();
   const says = points
     .map((p) => `${p.parcels}: ${money(p.cost)}${p.unmet > 0 ? `, ${p.unmet} not available` : ''}`)
     .join('; ');
@@ -74,12 +76,12 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
                 datasets: [
                   {
                     data: points.map((p) => p.cost / 100),
-                    borderColor: '#161616',
-                    backgroundColor: '#fcfcfc',
+                    borderColor: inks.ink,
+                    backgroundColor: inks.sheet,
                     borderWidth: 2,
                     pointRadius: 4,
                     // Hollow: something is missing from that plan. Solid: all of it is had.
-                    pointBackgroundColor: points.map((p) => (p.unmet > 0 ? '#fcfcfc' : '#161616')),
+                    pointBackgroundColor: points.map((p) => (p.unmet > 0 ? inks.sheet : inks.ink)),
                   },
                 ],
               }}
@@ -89,14 +91,14 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
                 plugins: { legend: { display: false } },
                 scales: {
                   x: {
-                    title: { display: true, text: 'parcels', font },
-                    ticks: { font },
+                    title: { display: true, text: 'parcels', font, color: inks.soft },
+                    ticks: { font, color: inks.soft },
                     grid: { display: false },
                   },
                   y: {
                     beginAtZero: true,
-                    ticks: { font, callback: (v) => money(Math.round(Number(v) * 100)) },
-                    grid: { color: '#d6d6d6' },
+                    ticks: { font, color: inks.soft, callback: (v) => money(Math.round(Number(v) * 100)) },
+                    grid: { color: inks.rule },
                   },
                 },
               }}
