@@ -1,6 +1,6 @@
 export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
-export { pickList } from './pick-list';
+export { PICK_ORDERS, pickList } from './pick-list';
 export { SORT_BY, sortingPlan } from './sorting-plan';
 export type { SortBy } from './sorting-plan';
 export type { PickOrder } from './pick-list';

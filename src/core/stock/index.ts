@@ -23,4 +23,6 @@ export { StockIndex } from './stock-index';
 export type { StockHit } from './stock-index';
 export { breakUpKept, keepWhole } from './keep-whole';
 export { addTray, renameTray } from './trays';
-export { setPrice } from './prices';
+export { addPrice, deletePrice, setPrice } from './prices';
+export { deleteBuild, trayEffect } from './delete-build';
+export type { TrayEffect } from './delete-build';

@@ -6,7 +6,7 @@ import { splitElementKey } from '../parts';
 import type { Tray } from '../records';
 import { doneAndBack, makeWorkbench, TEST_BUILD, TEST_TRAY, testSource } from '../testing/workbench';
 import { el } from '../testing/world';
-import { addTray, breakUpKept, keepWhole, renameTray, setPrice } from './index';
+import { addPrice, addTray, breakUpKept, deletePrice, keepWhole, renameTray, setPrice } from './index';
 
 const ash = el('brick 1x2', 'ash');
 const collection = () =>
@@ -33,6 +33,24 @@ describe('prices', () => {
     expect(price()).toMatchObject({ newPrice: 15, usedPrice: 6 });
     doneAndBack(workbench, setPrice(price(), { usedPrice: null }));
     expect(price()).toMatchObject({ newPrice: 15, usedPrice: null });
+  });
+
+  it('are added one by one, set where the kind stands there already, and deleted', () => {
+    const workbench = collection();
+    const prices = () => [...workbench.records.price.values()];
+    const bark = el('tile 1x1', 'bark');
+    doneAndBack(workbench, addPrice(prices(), bark, { newPrice: null, usedPrice: 4 }));
+    expect(workbench.records.price.get(bark)).toEqual({
+      id: bark,
+      element: bark,
+      newPrice: null,
+      usedPrice: 4,
+    });
+    doneAndBack(workbench, addPrice(prices(), ash, { newPrice: 20, usedPrice: null }));
+    expect(prices()).toHaveLength(2);
+    expect(workbench.records.price.get(ash)).toMatchObject({ newPrice: 20, usedPrice: null });
+    doneAndBack(workbench, deletePrice(workbench.records.price.get(bark)!));
+    expect(prices().map((p) => p.element)).toEqual([ash]);
   });
 
   it('that are not known are counted as such in a sum, and never as nothing', () => {

@@ -5,9 +5,10 @@ import { elementName } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { kinds, modNo } from '@/ui/numbers';
-import { useBuild } from '../common/build-store';
+import { useBuild, useBuildStore } from '../common/build-store';
+import { showEntry } from './use-bench-address';
 
-/** The entries that a figure was made from, each with its part of it; one opens its modification. */
+/** The entries that a figure was made from, each with its part of it; one opens where it stands. */
 export function BehindList({
   behind,
   onClose,
@@ -16,7 +17,7 @@ export function BehindList({
   onClose: () => void;
 }) {
   const workbench = useBuild((s) => s.workbench);
-  const set = useBuild((s) => s.set);
+  const store = useBuildStore();
   return (
     <>
       {behind.length === 0 && <p className="text-soft">No entry counts in this yet.</p>}
@@ -40,8 +41,8 @@ export function BehindList({
                 type="button"
                 className="min-w-0 truncate text-left hover:underline"
                 onClick={() => {
-                  if (modification) set({ selected: modification.id, zone: null });
                   onClose();
+                  showEntry(store, entry.id);
                 }}
               >
                 <bdi>

@@ -38,6 +38,7 @@ import { Tray } from './tray';
 import type { PickedFrom } from './tray-places';
 import { UnpricedDialog } from './unpriced-dialog';
 import { useBenchActs } from './use-bench-acts';
+import { useBenchAddress } from './use-bench-address';
 import { useBenchCommands } from './use-bench-commands';
 import { useBackground } from '../common/use-background';
 import { WhatIfsDialog } from './what-ifs-dialog';
@@ -98,6 +99,7 @@ function Bench() {
     return readingOf(workbench, line);
   }, [workbench, version, line, readingOf]);
   const acts = useBenchActs(setDialog);
+  useBenchAddress(dialog, setDialog);
   const pick = useCallback(
     (element: ElementKey, from?: PickedFrom) =>
       setDialog({ dialog: 'act', element, ...(from ? { from } : {}) }),

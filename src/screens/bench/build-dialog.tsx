@@ -9,6 +9,7 @@ import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
 import { boxPrice } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { DeleteBuildDialog } from '../common/delete-build-dialog';
 
 /** The build's name and note, and the boxes it was made from. */
 export function BuildDialog({ onClose }: { onClose: () => void }) {
@@ -18,7 +19,9 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState(build?.name ?? '');
   const [note, setNote] = useState(build?.note ?? '');
   const [says, setSays] = useState('');
+  const [deleting, setDeleting] = useState(false);
   if (!build) return null;
+  if (deleting) return <DeleteBuildDialog build={build} onClose={onClose} />;
   const keepAsSet = async () => {
     setSays('Keeping it…');
     const kept = await fetch(`/api/builds/${build.id}/set`, { method: 'POST' }).catch(() => null);
@@ -77,10 +80,11 @@ export function BuildDialog({ onClose }: { onClose: () => void }) {
             {says}
           </span>
         </section>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
           <Button onClick={() => act(archiveBuild(build, !build.archived))}>
             {build.archived ? 'Take from the archive' : 'Put into the archive'}
           </Button>
+          <Button onClick={() => setDeleting(true)}>Delete…</Button>
           <span className="flex-1" />
           <Button onClick={onClose}>Cancel</Button>
           <Button look="main" type="submit" disabled={!name.trim()}>

@@ -12,9 +12,10 @@ import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
-import { useBuild } from '../common/build-store';
+import { useBuild, useBuildStore, type BuildStore } from '../common/build-store';
 import { entryName, sourceWords } from '../words/entry-words';
 import type { BenchDialogs } from './dialogs';
+import { showEntry } from './use-bench-address';
 
 /** One entry of the open modification. Space marks it, Enter edits, D places, R does it again, Delete deletes, Alt and arrows move it. */
 export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
@@ -164,10 +165,22 @@ function asideWords(entry: Entry, mark: PartMarkName | undefined, ideal?: Elemen
     .join(' · ');
 }
 
+/** Puts the entry's address into the address line, and where the browser allows it, on the clipboard. */
+function linkTo(store: BuildStore, entry: Entry): void {
+  showEntry(store, entry.id);
+  const said = (text: string) => store.getState().set({ notice: { text, kind: 'said' } });
+  const address = 'The address of this page is now that of the entry.';
+  navigator.clipboard?.writeText(window.location.href).then(
+    () => said('The link to the entry is on the clipboard.'),
+    () => said(address),
+  ) ?? said(address);
+}
+
 function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
   const planned = entry.state === 'planned';
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
+  const store = useBuildStore();
   const marked = workbench.records.partMark.get(entry.id)?.mark;
   const stock = entry.kind === 'order';
   // What is done to a sticker is said beside the stickers.
@@ -223,6 +236,7 @@ function RowMenu({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
                 onSelect: () => dialogs.open({ dialog: 'ideal', entry }),
               },
             ]),
+        { label: 'Link to this entry', onSelect: () => linkTo(store, entry) },
         { label: 'Move up', keys: 'Alt ↑', onSelect: () => dialogs.shift(entry, -1) },
         { label: 'Move down', keys: 'Alt ↓', onSelect: () => dialogs.shift(entry, 1) },
         { label: 'Delete', keys: 'Del', onSelect: () => dialogs.remove([entry]) },

@@ -6,7 +6,7 @@ import { count, money, signed } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { BehindList } from './behind-list';
 
-const TITLES: Partial<Record<Figure, string>> = {
+export const FIGURE_TITLES: Partial<Record<Figure, string>> = {
   shipped: 'Pieces as shipped',
   out: 'Pieces out',
   in: 'Pieces in',
@@ -55,7 +55,7 @@ export function FigureSheet({ figure, scope, onClose }: SheetProps) {
         : count(n);
   const says = `${isMoney ? money(total) : count(total)}, from ${behind.length} ${behind.length === 1 ? 'entry' : 'entries'}`;
   return (
-    <Dialog open onOpenChange={onClose} wide title={TITLES[figure] ?? figure} says={says}>
+    <Dialog open onOpenChange={onClose} wide title={FIGURE_TITLES[figure] ?? figure} says={says}>
       <BehindList
         behind={behind.map((b) => ({ entry: b.entry, words: write(b.amount) }))}
         onClose={onClose}

@@ -64,7 +64,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place }: 
         <button
           type="button"
           id={`modification-${modification.id}`}
-          onClick={() => set({ selected: modification.id, marked: new Set() })}
+          onClick={() => set({ selected: modification.id, shownEntry: null, marked: new Set() })}
           aria-expanded={open}
           className="flex min-w-0 flex-1 items-baseline gap-3 text-left"
         >
@@ -249,7 +249,10 @@ function OpenCard({
   entries,
   dialogs,
 }: Pick<CardProps, 'modification' | 'dialogs'> & { entries: readonly Entry[] }) {
-  const [whole, setWhole] = useState(false);
+  const shown = useBuild((s) => s.shownEntry);
+  const [opened, setWhole] = useState(false);
+  const at = entries.findIndex((e) => e.id === shown);
+  const whole = opened || (at >= 0 && at < entries.length - MOST_ROWS);
   const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
   const rows = useRef<HTMLUListElement>(null);
   const last = entries.at(-1);
@@ -260,6 +263,13 @@ function OpenCard({
       rows.current?.lastElementChild?.scrollIntoView({ block: 'nearest' });
     seen.current = last?.id;
   }, [last]);
+  // An entry that was asked for by itself is in sight and in focus.
+  useEffect(() => {
+    const row = at < 0 ? undefined : rows.current?.children[at - earlier];
+    if (row instanceof HTMLElement) row.focus();
+    row?.scrollIntoView({ block: 'nearest' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each that is asked for, not for each that is logged
+  }, [shown]);
   return (
     <div className="border-rule border-t border-dashed pb-2">
       {(modification.why || modification.note) && (

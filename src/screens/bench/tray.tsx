@@ -13,6 +13,7 @@ import { count, piecesOfKinds } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { conditionWords, lotsAt, trayPlaces, type PickedFrom, type TrayPlace } from './tray-places';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
+import { useInAddress } from '../common/use-in-address';
 
 interface TrayProps {
   readonly onPick: OnPick;
@@ -81,7 +82,7 @@ interface LotsProps {
 }
 
 function Lots({ place, reading, onPick }: LotsProps) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const shown = useMemo(() => {
     const fits = elementSearch(wanted);
     return place.lots.filter((l) => fits(l.element));

@@ -1,5 +1,6 @@
 'use client';
 
+import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import type { Colour } from '@/core/colour';
@@ -9,9 +10,12 @@ import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
+import { DeleteBuildDialog } from '../common/delete-build-dialog';
 import { useBackground } from '../common/use-background';
+import { DeletedToast } from './deleted-toast';
 import { useBuilds } from './use-builds';
 import { WorkspaceFiles } from './workspace-files';
+import { useInAddress, useOneInAddress } from '../common/use-in-address';
 
 interface BuildsProps {
   readonly first: Builds;
@@ -20,9 +24,11 @@ interface BuildsProps {
 
 /** All builds with their figures and drawn state, a page at a time. */
 export function BuildsScreen({ first, palette }: BuildsProps) {
-  const [find, setFind] = useState('');
-  const [archived, setArchived] = useState(false);
+  const [find, setFind] = useInAddress('find');
+  const [shelf, setShelf] = useOneInAddress('shelf', ['builds', 'archive']);
+  const archived = shelf === 'archive';
   const { builds, more } = useBuilds(first, find, archived);
+  const [deleting, setDeleting] = useState<ListedBuild | null>(null);
   useBackground();
   return (
     <PaletteProvider palette={palette}>
@@ -60,7 +66,7 @@ export function BuildsScreen({ first, palette }: BuildsProps) {
             <button
               type="button"
               aria-pressed={archived}
-              onClick={() => setArchived(!archived)}
+              onClick={() => setShelf(archived ? 'builds' : 'archive')}
               className={buttonClass('plain', 'mb-4')}
             >
               {archived ? 'Back to the list of builds' : `Archive: ${builds.archived}`}
@@ -71,7 +77,7 @@ export function BuildsScreen({ first, palette }: BuildsProps) {
           )}
           <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
             {builds.builds.map((b) => (
-              <BuildCard key={b.id} build={b} />
+              <BuildCard key={b.id} build={b} onDelete={setDeleting} />
             ))}
           </ul>
           {builds.waiting > 0 && (
@@ -85,6 +91,8 @@ export function BuildsScreen({ first, palette }: BuildsProps) {
             </Button>
           )}
           <WorkspaceFiles />
+          <DeletedToast />
+          {deleting && <DeleteBuildDialog build={deleting} onClose={() => setDeleting(null)} />}
         </main>
       </div>
     </PaletteProvider>
@@ -117,9 +125,9 @@ function Empty({ none, wanted }: { none: boolean; wanted: string }) {
   );
 }
 
-function BuildCard({ build: b }: { build: ListedBuild }) {
+function BuildCard({ build: b, onDelete }: { build: ListedBuild; onDelete: (build: ListedBuild) => void }) {
   return (
-    <li>
+    <li className="relative">
       <Link
         href={`/builds/${b.id}`}
         className="border-rule bg-sheet hover:border-ink block overflow-hidden rounded-lg border"
@@ -147,6 +155,15 @@ function BuildCard({ build: b }: { build: ListedBuild }) {
           </dl>
         </div>
       </Link>
+      <button
+        type="button"
+        aria-label={`Delete ${b.name}…`}
+        title="Delete…"
+        onClick={() => onDelete(b)}
+        className="bg-sheet/80 hover:bg-sheet absolute top-1 right-1 grid size-8 place-items-center rounded-md"
+      >
+        <Trash2 size={14} aria-hidden />
+      </button>
     </li>
   );
 }

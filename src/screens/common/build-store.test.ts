@@ -116,7 +116,7 @@ describe('a window', () => {
     await catchUp(store);
     expect(store.getState()).toMatchObject({
       revision: currentRevision(t.handle.db),
-      notice: null,
+      notice: { kind: 'done' },
       undoRedo: { undo: { label: 'log -2 plate 2x3 chalk' } },
     });
   });
@@ -130,7 +130,7 @@ describe('a window', () => {
     await settled(store);
     expect(unreached).toContain('network');
     expect(unreached.at(-1)).toBeNull();
-    expect(store.getState().notice).toBeNull();
+    expect(store.getState().notice?.kind).toBe('done');
     expect(kept.size).toBe(0);
     expect([out(store), t.open().built.figures({ of: 'build' }).out]).toEqual([2, 2]);
   });
@@ -302,7 +302,7 @@ describe('two windows', () => {
     say(store, '-2 plate 2x3 chalk');
     await settled(store);
     await catchUp(store);
-    expect(store.getState().notice).toBeNull();
+    expect(store.getState().notice?.kind).toBe('done');
   });
 
   it('an answer that comes after books that have it, and what became of it, lays nothing on top of them', async () => {

@@ -40,6 +40,8 @@ export interface BuildState {
   readonly view: View;
   readonly zone: ZoneId | null;
   readonly selected: ModificationId | null;
+  /** An entry that was asked for by itself: its row comes into sight, and stands in the address. */
+  readonly shownEntry: EntryId | null;
   readonly marked: ReadonlySet<EntryId>;
   readonly editing: EntryId | null;
   readonly line: string;
@@ -67,9 +69,8 @@ export const source = (): Source => ({ newId: () => crypto.randomUUID(), now: ne
 /** What happened elsewhere stays to be read while one works on; what was said of one's own work does not. */
 const kept = (notice: Notice | null): Notice | null => (notice?.kind === 'elsewhere' ? notice : null);
 
-/** What is deleted can be had back from the notice that says so. */
-const deleted = ({ diff }: Command, undo: ActionId, label: string): Notice | null =>
-  diff.removed.length > 0 && diff.added.length === 0 ? { kind: 'done', text: `Done: ${label}.`, undo } : null;
+/** Whatever was done can be undone from the notice that says so. */
+const done = (undo: ActionId, label: string): Notice => ({ kind: 'done', text: `Done: ${label}.`, undo });
 
 const VERBS = { undo: 'Undone', redo: 'Done again' } as const;
 
@@ -83,6 +84,7 @@ export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
     view: { kind: 'built' },
     zone: null,
     selected: firstSelection(snapshot),
+    shownEntry: null,
     marked: new Set(),
     editing: null,
     line: '',
@@ -103,7 +105,7 @@ export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
       set((s) => ({
         waiting: s.waiting + 1,
         undoRedo: { undo: { id, label }, redo: null },
-        notice: kept(s.notice) ?? deleted(command, id, label),
+        notice: kept(s.notice) ?? done(id, label),
       }));
       const action = { id, scope: workbench.build, label, diff: command.diff };
       void outbox.add({ kind: 'action', action }).then(async (outcome) => {

@@ -1,13 +1,11 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useCallback } from 'react';
 import { useStore } from 'zustand';
+import { DoneToast } from '@/ui/done-toast';
 import { unreachedWords } from '../words/refusal';
 import { useBuild, type Notice } from './build-store';
 import { outboxState } from '../sending/window-outbox';
-
-/** What was done stays so long, with its undo; what went wrong, or happened elsewhere, until it is dismissed. */
-const DONE_MS = 9000;
 
 const MARKS: Readonly<Record<Notice['kind'], string>> = {
   refused: '▲',
@@ -16,16 +14,13 @@ const MARKS: Readonly<Record<Notice['kind'], string>> = {
   done: '✓',
 };
 
-/** What was refused, done, undone, or changed in another window: a sentence, with what can be done about it. */
+/**
+ * What was refused, done, undone, or changed in another window: a sentence, with what can be done about it. What was done
+ * goes by itself after a while; what went wrong, or happened elsewhere, stays until it is dismissed.
+ */
 export function NoticeLine() {
   const notice = useBuild((s) => s.notice);
-  const set = useBuild((s) => s.set);
   const { waiting, unreached } = useStore(outboxState);
-  useEffect(() => {
-    if (notice?.kind !== 'done') return;
-    const timer = setTimeout(() => set({ notice: null }), DONE_MS);
-    return () => clearTimeout(timer);
-  }, [notice, set]);
   return (
     <div role="status" aria-live="polite">
       {unreached && (
@@ -45,15 +40,16 @@ function OneNotice({ notice }: { notice: Notice }) {
   const undoOrRedo = useBuild((s) => s.undoOrRedo);
   const undo = useBuild((s) => s.undoRedo.undo);
   const { again } = notice;
+  const gone = useCallback(() => set({ notice: null }), [set]);
+  const undoIt = notice.undo && notice.undo === undo?.id ? () => void undoOrRedo('undo') : undefined;
+  if (notice.kind === 'done') return <DoneToast text={notice.text} onUndo={undoIt} onGone={gone} />;
   return (
     <p className="bg-ink text-sheet flex items-center gap-3 px-4 py-1.5">
       <span aria-hidden>{MARKS[notice.kind]}</span>
       <bdi className="min-w-0 flex-1">{notice.text}</bdi>
       {again && <Act words="Try again" onPress={() => perform(again)} />}
-      {notice.undo && notice.undo === undo?.id && (
-        <Act words="Undo" onPress={() => void undoOrRedo('undo')} />
-      )}
-      <Act words="Dismiss" onPress={() => set({ notice: null })} />
+      {undoIt && <Act words="Undo" onPress={undoIt} />}
+      <Act words="Dismiss" onPress={gone} />
     </p>
   );
 }

@@ -2,13 +2,14 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { paletteOf, recordSetOf, type UndoRedo } from '@/core/workbench';
 import type { Command } from '@/core/ledger';
 import { STOCK_SCOPE } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
+import { DoneToast } from '@/ui/done-toast';
 import { cutText } from '@/core/shared/text';
 import { useStore } from 'zustand';
 import { useCommands } from '../commands/use-commands';
@@ -35,6 +36,7 @@ export function useOwnPartsActs(
 ) {
   const router = useRouter();
   const [says, setSays] = useState('');
+  const [done, setDone] = useState<UndoRedo['undo']>(null);
   const { waiting, unreached } = useStore(outboxState);
   const seen = useRef(revision);
   useEffect(() => {
@@ -52,15 +54,17 @@ export function useOwnPartsActs(
     const outcome = await windowOutbox().add(wish);
     setSays(outcome.how === 'done' ? done(outcome.value.label) : outcomeWords(outcome));
     router.refresh();
+    return outcome.how === 'done';
   };
   const perform = ({ label, diff }: Command) => {
     const id = asId<ActionId>(crypto.randomUUID());
     const action = { id, scope, label: cutText(label, 500), diff };
-    void send({ kind: 'action', action }, () => '');
+    void send({ kind: 'action', action }, () => '').then((kept) => setDone(kept ? action : null));
   };
   const undoOrRedo = async (direction: 'undo' | 'redo') => {
     const target = undoRedo[direction];
     if (!target) return;
+    setDone(null);
     const request = crypto.randomUUID();
     await send(
       { kind: 'undo', request, scope, direction, action: target.id },
@@ -76,6 +80,9 @@ export function useOwnPartsActs(
     says: unreached ? unreachedWords(unreached, waiting) : says,
     perform,
     undoOrRedo,
+    /** What was done last, until it is undone or dismissed. */
+    done,
+    dismiss: useCallback(() => setDone(null), []),
   };
 }
 
@@ -83,10 +90,10 @@ export type OwnPartsActs = ReturnType<typeof useOwnPartsActs>;
 
 export function UndoButtons({
   undoRedo,
-  undoOrRedo,
+  acts: { undoOrRedo, done, dismiss },
 }: {
   undoRedo: UndoRedo;
-  undoOrRedo: (direction: 'undo' | 'redo') => Promise<void>;
+  acts: Pick<OwnPartsActs, 'undoOrRedo' | 'done' | 'dismiss'>;
 }) {
   return (
     <>
@@ -104,6 +111,15 @@ export function UndoButtons({
       >
         <Redo2 size={14} aria-hidden /> Redo
       </Button>
+      <span role="status">
+        {done && (
+          <DoneToast
+            text={`Done: ${done.label}.`}
+            onUndo={done.id === undoRedo.undo?.id ? () => void undoOrRedo('undo') : undefined}
+            onGone={dismiss}
+          />
+        )}
+      </span>
     </>
   );
 }

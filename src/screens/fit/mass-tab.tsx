@@ -9,12 +9,13 @@ import { gramWords } from '../words/fit';
 import { NumberBox } from '../common/number-box';
 import { Figure, Sum, Sums } from '../common/result';
 import { WeighSum } from './weigh-sum';
+import { useOneInAddress } from '../common/use-in-address';
 
 /** Mass and balance: what it weighs, zone by zone; whether it hangs and stands. */
 export function MassTab() {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
-  const [view, setView] = useState<'built' | 'planned'>('built');
+  const [view, setView] = useOneInAddress('view', ['built', 'planned']);
   const mass = useMemo(() => {
     void version;
     return massOfBuild(workbench, view);

@@ -13,6 +13,7 @@ import { useCommands } from '../commands';
 import { FINDING_WORDS, MATTERS } from '../words/inspection';
 import { draftProblemWords } from '../words/log-line';
 import { FindingDialog } from '../common/finding-dialog';
+import { useInAddress } from '../common/use-in-address';
 
 const ORDER: readonly FindingState[] = ['open', 'planned', 'closed', 'dropped'];
 
@@ -23,14 +24,22 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
   const source = useBuild((s) => s.source);
   const set = useBuild((s) => s.set);
   const [dialog, setDialog] = useState<'new' | Finding | null>(null);
-  const [at, setAt] = useState(0);
+  const [chosen, setChosen] = useInAddress('finding', '', 'push');
   const rows = useMemo(() => {
     const stated = findings.map((f) => ({ f, state: findingState(f, workbench.entries) }));
     return stated.sort(
       (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.f.matters - a.f.matters,
     );
   }, [findings, workbench.entries]);
-  const row = rows[Math.min(at, rows.length - 1)];
+  const at = Math.max(
+    0,
+    rows.findIndex(({ f }) => f.id === chosen),
+  );
+  const row = rows[at];
+  const step = (by: number) => {
+    const next = rows[Math.max(0, Math.min(rows.length - 1, at + by))];
+    if (next) setChosen(next.f.id);
+  };
   const workOn = (f: Finding) => {
     const work = workOnFinding(workbench, f, source());
     perform(work);
@@ -41,8 +50,8 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
   const keys = useMemo(
     () => [
       { name: 'Something found', key: 'n', run: () => setDialog('new') },
-      { name: 'Next finding', key: 'j', run: () => setAt((i) => Math.min(rows.length - 1, i + 1)) },
-      { name: 'Previous finding', key: 'k', run: () => setAt((i) => Math.max(0, i - 1)) },
+      { name: 'Next finding', key: 'j', run: () => step(1) },
+      { name: 'Previous finding', key: 'k', run: () => step(-1) },
       { name: 'Make it a modification', key: 'w', run: () => row?.state === 'open' && workOn(row.f) },
       { name: 'Change the finding', key: 'e', run: () => row && setDialog(row.f) },
     ],
@@ -68,7 +77,7 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
         </p>
       )}
       <ul>
-        {rows.map(({ f, state }, i) => (
+        {rows.map(({ f, state }) => (
           <li
             key={f.id}
             aria-current={row?.f.id === f.id ? 'true' : undefined}
@@ -77,7 +86,7 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
               row?.f.id === f.id && 'bg-sheet',
               (state === 'closed' || state === 'dropped') && 'text-faint',
             )}
-            onClick={() => setAt(i)}
+            onClick={() => setChosen(f.id)}
           >
             <PhotoOf finding={f} />
             <span className="min-w-0 flex-1 basis-64">

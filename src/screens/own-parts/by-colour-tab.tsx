@@ -13,6 +13,7 @@ import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, kinds, pieces, priced } from '@/ui/numbers';
 import { ask } from '../sending/answers';
+import { useInAddress } from '../common/use-in-address';
 
 interface ByColourProps {
   readonly stock: StockSnapshot;
@@ -22,7 +23,7 @@ interface ByColourProps {
 
 /** What one has most of, colour by colour, and which left-overs would be hard to come by again. */
 export function ByColourTab({ stock, palette, priceOf }: ByColourProps) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const family = useMemo(() => new Map(palette.map((c) => [c.id, c])), [palette]);
   const fits = (colour: ColourStock['colour']) =>
     `${family.get(colour)?.name ?? colour} ${family.get(colour)?.family ?? ''}`
@@ -125,7 +126,7 @@ function RareLots({ revision }: { revision: number }) {
   const [rare, setRare] = useState<{ kinds: number; lots: readonly RareLot[] } | 'asking' | 'failed'>(
     'asking',
   );
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('rare');
   useEffect(() => {
     let gone = false;
     void ask<{ kinds: number; lots: readonly RareLot[] }>('/api/stock/rare').then(

@@ -80,7 +80,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
                   : `${count(tight.length)} ${tight.length === 1 ? 'kind is' : 'kinds are'} asked for by several builds: there are not enough for all.`}
               </p>
             </div>
-            <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />
+            <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
             <Link href="/import?for=stock" className={buttonClass()}>
               Import a list
             </Link>

@@ -12,6 +12,7 @@ import type { StockSnapshot } from '@/server/snapshot';
 import { Check, Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import type { OwnPartsActs } from '../common/own-parts-acts';
+import { useInAddress } from '../common/use-in-address';
 
 interface RoughlyProps {
   readonly stock: StockSnapshot;
@@ -21,7 +22,7 @@ interface RoughlyProps {
 
 /** What one has and never counted, said by family and colour: each cell goes round nothing said, none, few, some, plenty. */
 export function RoughlyTab({ stock, acts, palette }: RoughlyProps) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const [all, setAll] = useState(false);
   const said = useMemo(() => new Map(stock.roughly.map((r) => [r.id, r.amount])), [stock.roughly]);
   const used = useMemo(() => {

@@ -14,6 +14,7 @@ import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import type { OwnPartsActs } from '../common/own-parts-acts';
 import { ask } from '../sending/answers';
+import { useInAddress } from '../common/use-in-address';
 
 const idOf = (l: FreeSpares): string => `${l.build}|${l.element}|${l.grade}`;
 
@@ -21,7 +22,7 @@ const idOf = (l: FreeSpares): string => `${l.build}|${l.element}|${l.grade}`;
 export function SparesTab({ stock, acts }: { stock: StockSnapshot; acts: OwnPartsActs }) {
   const [lots, setLots] = useState<readonly FreeSpares[] | 'asking' | 'failed'>('asking');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const [tray, setTray] = useState<TrayId | null>(stock.trays[0]?.id ?? null);
   useEffect(() => {
     let gone = false;

@@ -17,6 +17,7 @@ import { ChosenPanel } from './chosen-panel';
 import { AddStockForm } from './add-stock-form';
 import { LotGrid } from './lot-grid';
 import type { OwnPartsActs } from '../common/own-parts-acts';
+import { useInAddress } from '../common/use-in-address';
 
 /** Trays with their places, and what lies in them, drawn; what is chosen can be moved, lent, sold or binned. */
 export function TraysTab({
@@ -29,7 +30,7 @@ export function TraysTab({
   palette: readonly Colour[];
 }) {
   const [tray, setTray] = useState<TrayId | null>(null);
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const [chosen, setChosen] = useState<ReadonlySet<ElementKey>>(new Set());
   const index = useMemo(() => new StockIndex(stock.rows), [stock.rows]);
   const typed = useDeferredValue(wanted);

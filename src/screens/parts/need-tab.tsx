@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
 import { restsOnRough } from '@/core/stock';
 import { elementName } from '@/core/parts';
 import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/need';
@@ -12,11 +11,12 @@ import { useBuild } from '../common/build-store';
 import { list } from '../words/places';
 import { PlaceholdersPanel } from './placeholders-panel';
 import { WaitingPanel } from './waiting-panel';
+import { useOneInAddress } from '../common/use-in-address';
 
 /** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
 export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan: () => void }) {
   const workbench = useBuild((s) => s.workbench);
-  const [by, setBy] = useState<'zone' | 'modification' | 'family'>('modification');
+  const [by, setBy] = useOneInAddress('by', ['modification', 'zone', 'family']);
   const nameOf = (lot: NeedLot, s: NeedLot['sources'][number]): string => {
     if (by === 'family') return familyOf(lot);
     if (by === 'zone') return s.zone ? (workbench.records.zone.get(s.zone)?.name ?? '') : 'no zone';

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { elementName } from '@/core/parts';
 import type { ModificationId } from '@/core/shared/ids';
-import { pickList, pickOut, type PickOrder } from '@/core/need';
+import { pickList, PICK_ORDERS, pickOut, type PickOrder } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -11,12 +11,13 @@ import { modNo, pieces } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
 import { SortingBins } from './sorting-bins';
+import { useOneInAddress } from '../common/use-in-address';
 
 /** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
 export function PickTab() {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
-  const [order, setOrder] = useState<PickOrder>('tray');
+  const [order, setOrder] = useOneInAddress('order', PICK_ORDERS);
   const [only, setOnly] = useState<ModificationId | null>(null);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const lines = useMemo(() => {

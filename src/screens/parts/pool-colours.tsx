@@ -1,17 +1,18 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { searchWords, splitElementKey } from '@/core/parts';
 import { coloursOfPart, poolHolds, type PoolBox } from '@/core/pool';
 import { Input } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
+import { useInAddress } from '../common/use-in-address';
 
 const MOST_ROWS = 60;
 
 /** In which colours each part is available at all: a part a row, drawn in every colour, with how many and out of which box. */
 export function PoolColours({ boxes }: { boxes: readonly PoolBox[] }) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   const typed = useDeferredValue(wanted);
   const held = boxes.map((b) => `${b.code}*${b.copies}`).join();
   const rows = useMemo(() => {

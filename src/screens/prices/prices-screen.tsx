@@ -2,21 +2,24 @@
 
 import { currencySign } from '@/core/shared/forms';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { byElementName, elementName, elementSearch } from '@/core/parts';
 import { moneyAsDecimal, readMoney } from '@/core/shared/money';
-import { setPrice } from '@/core/stock';
+import { deletePrice, setPrice } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
-import { buttonClass } from '@/ui/button';
+import { Button, buttonClass } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
+import { AddPriceForm } from './add-price-form';
 import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
+import { useInAddress } from '../common/use-in-address';
 
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
 export const PricesScreen = ({ opening }: { opening: StockOpening }) => (
@@ -26,7 +29,7 @@ export const PricesScreen = ({ opening }: { opening: StockOpening }) => (
 );
 
 function Prices({ stock }: { stock: StockSnapshot }) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useInAddress('find');
   useBackground();
   const acts = useOwnPartsActs(stock);
   const palette = useOwnPartsPalette(stock);
@@ -58,7 +61,7 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                 of its pieces have no price.
               </p>
             </div>
-            <UndoButtons undoRedo={stock.undoRedo} undoOrRedo={acts.undoOrRedo} />
+            <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
             <Link href="/import?for=prices" className={buttonClass('main')}>
               Import a price list
             </Link>
@@ -66,6 +69,7 @@ function Prices({ stock }: { stock: StockSnapshot }) {
           <p role="status" className="font-medium">
             {acts.says}
           </p>
+          <AddPriceForm stock={stock} acts={acts} palette={palette} />
           {stock.prices.length > 0 && (
             <>
               <Input
@@ -108,6 +112,14 @@ function Prices({ stock }: { stock: StockSnapshot }) {
                             value={price.usedPrice}
                             onKeep={(usedPrice) => acts.perform(setPrice(price, { usedPrice }))}
                           />
+                          <Button
+                            look="bare"
+                            aria-label={`Delete the price of ${elementName(price.element)}`}
+                            title="Delete"
+                            onClick={() => acts.perform(deletePrice(price))}
+                          >
+                            <Trash2 size={14} aria-hidden />
+                          </Button>
                         </li>
                       )
                     );

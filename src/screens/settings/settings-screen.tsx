@@ -73,7 +73,7 @@ export function SettingsScreen({ settled, kept, revision, undoRedo, folder, isEm
               Kept with it, in its backups too. Nothing that was logged changes.
             </p>
           </div>
-          <UndoButtons undoRedo={undoRedo} undoOrRedo={acts.undoOrRedo} />
+          <UndoButtons undoRedo={undoRedo} acts={acts} />
         </div>
         <p role="status" className="font-medium">
           {acts.says}

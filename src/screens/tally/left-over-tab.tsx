@@ -19,6 +19,7 @@ import { LotGlyph } from '@/ui/glyph';
 import { count, pieces, piecesOfKinds, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { ask } from '../sending/answers';
+import { useOneInAddress } from '../common/use-in-address';
 
 const BY_WORDS: Readonly<Record<LeftBy, string>> = { box: 'box', colour: 'colour', family: 'family' };
 
@@ -27,7 +28,7 @@ export function LeftOverTab({ planned }: { planned: boolean }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const { rare, needs, says } = useAround();
-  const [by, setBy] = useState<LeftBy>('colour');
+  const [by, setBy] = useOneInAddress('by', LEFT_BY);
   const books = planned ? workbench.planned : workbench.built;
   const lots = useMemo(() => {
     void version;

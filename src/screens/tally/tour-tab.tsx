@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { inStoreys, keepTold, tourOf, type TourStop } from '@/core/show';
 import { Field, Select } from '@/ui/field';
 import type { Storey } from '@/core/records';
@@ -10,6 +10,7 @@ import { NameField } from '../common/name-field';
 import { KeptPhoto, PhotoButton } from '../common/photo-button';
 import { stayAnswerWords } from '../words/brief';
 import { PartsList } from './came-went-lists';
+import { useOneInAddress } from '../common/use-in-address';
 
 /** Zone by zone: what it was, what it is, what of it is kept, changed and new, what must stay, and what is awaited. */
 export function TourTab({ planned }: { planned: boolean }) {
@@ -21,7 +22,7 @@ export function TourTab({ planned }: { planned: boolean }) {
   }, [workbench, version, planned]);
   const storeys = useMemo(() => inStoreys(workbench, stops), [workbench, stops]);
   const hasStoreys = storeys.some((s) => s.storey !== null);
-  const [way, setWay] = useState<'zones' | 'storeys'>('storeys');
+  const [way, setWay] = useOneInAddress('way', ['storeys', 'zones']);
   // A storey of the name of its zone needs no heading of its own.
   const isTitled = (storey: Storey | null, of: readonly TourStop[]) =>
     hasStoreys && way === 'storeys' && storey?.name !== of[0]?.name;

@@ -1,0 +1,69 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+/** How long typing may pause before what was typed goes into the address. */
+const PAUSE_MS = 250;
+
+/** Whether Back goes to what was there before (something was opened), or not (a filter was changed). */
+type History = 'push' | 'replace';
+
+/** Puts values into the page's address and leaves the others; an empty one is taken out. Nothing is fetched by that. */
+export function writeAddress(values: Readonly<Record<string, string>>, history: History): void {
+  const url = new URL(window.location.href);
+  for (const [name, value] of Object.entries(values))
+    if (value) url.searchParams.set(name, value);
+    else url.searchParams.delete(name);
+  if (url.href === window.location.href) return;
+  if (history === 'push') window.history.pushState(null, '', url);
+  else window.history.replaceState(null, '', url);
+}
+
+/** Calls `follow` with the address's values whenever Back or Forward was pressed. */
+export function useBackAndForward(follow: (values: URLSearchParams) => void): void {
+  const now = useRef(follow);
+  useEffect(() => {
+    now.current = follow;
+  }, [follow]);
+  useEffect(() => {
+    const heard = () => now.current(new URLSearchParams(window.location.search));
+    window.addEventListener('popstate', heard);
+    return () => window.removeEventListener('popstate', heard);
+  }, []);
+}
+
+/**
+ * A value that stands in the page's address, so that a link opens the page with it and Back and Forward turn it: what is
+ * looked for, what is opened. `first` is what an address without it means.
+ */
+export function useInAddress(
+  name: string,
+  first = '',
+  history: History = 'replace',
+): [string, (value: string) => void] {
+  const [value, setValue] = useState(useSearchParams().get(name) ?? first);
+  useBackAndForward((values) => setValue(values.get(name) ?? first));
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const choose = useCallback(
+    (next: string) => {
+      setValue(next);
+      clearTimeout(timer.current);
+      const write = () => writeAddress({ [name]: next === first ? '' : next }, history);
+      if (history === 'push') write();
+      else timer.current = setTimeout(write, PAUSE_MS);
+    },
+    [name, first, history],
+  );
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return [value, choose];
+}
+
+/** The same for one of a few: what an address says that is none of them counts as the first. */
+export function useOneInAddress<const T extends string>(
+  name: string,
+  among: readonly [T, ...T[]],
+): [T, (value: T) => void] {
+  const [value, choose] = useInAddress(name, among[0]);
+  return [among.find((one) => one === value) ?? among[0], choose];
+}
