@@ -8,7 +8,7 @@ export { Lexicon } from './lexicon';
 export { understandLine } from './understand';
 export type { CallContext, Understood, UnderstoodLine } from './understand';
 export { completeAt } from './complete';
-export { lineOfBlock } from './pasted';
+export { LINE_COLUMN, lineOfBlock } from './pasted';
 export type { Completion } from './complete';
 export { printElement, printIntent, printLine } from './print';
 export type { PrintContext } from './print';

@@ -20,6 +20,10 @@ export {
 } from './modification-commands';
 export { addZone, deleteZone, isZoneInUse, nestZone, renameZone, zonesAround } from './zone-commands';
 export { addPhase, deletePhase, phasesOf, renamePhase } from './phase-commands';
+export { copiedEntries } from './copied-entries';
+export type { CopiedEntries } from './copied-entries';
+export { findInLog, LOG_ORDERS, sortLog } from './find-in-log';
+export type { FoundInLog, LogOrder } from './find-in-log';
 export { elsewhereOf, setElsewhere } from './source-commands';
 export { archiveBuild, renameBuild } from './build-commands';
 export { adoptWhatIf, deleteWhatIf, startWhatIf } from './what-if-commands';

@@ -12,26 +12,39 @@ import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
+import type { EntryId } from '@/core/shared/ids';
 import { useBuild, useBuildStore, type BuildStore } from '../common/build-store';
 import { entryName, sourceWords } from '../words/entry-words';
 import type { BenchDialogs } from './dialogs';
+import { entryHandle, useDragged } from './drag-list';
+import { markAll, markRow } from './marks';
 import { showEntry } from './use-bench-address';
 
-/** One entry of the open modification. Space marks it, Enter edits, D places, R does it again, Delete deletes, Alt and arrows move it. */
-export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialogs }) {
+interface EntryRowProps {
+  readonly entry: Entry;
+  readonly dialogs: BenchDialogs;
+  /** The rows it stands among, for marking several at once. */
+  readonly among: readonly EntryId[];
+}
+
+/**
+ * One entry of the open modification. Space marks it and Shift all from the last one marked, Ctrl+A marks all, Ctrl+C
+ * copies; Enter edits, D places, R does it again, Delete deletes, Alt and arrows move it.
+ */
+export function EntryRow({ entry, dialogs, among }: EntryRowProps) {
   const marked = useBuild((s) => s.marked.has(entry.id));
   const editing = useBuild((s) => s.editing === entry.id);
   const all = useBuild((s) => s.marked);
   const records = useBuild((s) => s.workbench.records);
   const set = useBuild((s) => s.set);
-  const toggle = () => {
-    const next = new Set(all);
-    if (!next.delete(entry.id)) next.add(entry.id);
-    set({ marked: next });
-  };
+  const from = useBuild((s) => s.markedFrom);
+  const [setNodeRef, style, grip] = useDragged(entryHandle(entry));
+  const toggle = (shift: boolean) =>
+    set({ marked: markRow(among, all, entry.id, shift ? from : null), markedFrom: entry.id });
+  const markEvery = () => set({ marked: markAll(among, all), markedFrom: null });
   const onKeyDown = (e: KeyboardEvent<HTMLLIElement>) => {
     if (e.target !== e.currentTarget) return;
-    const act = keyAction(e, entry, dialogs, toggle);
+    const act = keyAction(e, entry, dialogs, { toggle, markEvery });
     if (!act) return;
     e.preventDefault();
     act();
@@ -39,19 +52,22 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
   const name = stickerText(entry, records) ?? entryName(entry);
   return (
     <li
+      ref={setNodeRef}
+      style={style}
       tabIndex={0}
       onKeyDown={onKeyDown}
       data-entry={entry.no}
       className={clsx(
-        'group grid min-h-9 grid-cols-[auto_auto_2rem_auto_1fr_auto_auto] items-center gap-x-2 rounded-md max-sm:grid-cols-[auto_auto_2rem_auto_1fr_auto]',
+        'group grid min-h-9 grid-cols-[auto_auto_auto_2rem_auto_1fr_auto_auto] items-center gap-x-2 rounded-md max-sm:grid-cols-[auto_auto_auto_2rem_auto_1fr_auto]',
         marked && 'bg-wash',
         editing && 'outline-ink outline-2',
       )}
     >
+      {grip}
       <input
         type="checkbox"
         checked={marked}
-        onChange={toggle}
+        onChange={(e) => toggle((e.nativeEvent as MouseEvent).shiftKey)}
         aria-label={`Mark entry ${entry.no}: ${name}`}
         className="accent-ink size-4"
       />
@@ -71,7 +87,7 @@ export function EntryRow({ entry, dialogs }: { entry: Entry; dialogs: BenchDialo
           </bdi>
         </span>
       </span>
-      <span className="text-soft text-right text-[12px] max-sm:col-start-5 max-sm:row-start-2 max-sm:text-left">
+      <span className="text-soft text-right text-[12px] max-sm:col-start-6 max-sm:row-start-2 max-sm:text-left">
         {entry.state === 'planned' && <PlannedChip entry={entry} />}{' '}
         {entry.kind === 'order' ? `ordered from ${entry.note}` : sourceWords(entry, records)}
       </span>
@@ -84,14 +100,15 @@ function keyAction(
   e: KeyboardEvent,
   entry: Entry,
   dialogs: BenchDialogs,
-  toggle: () => void,
+  { toggle, markEvery }: { toggle: (shift: boolean) => void; markEvery: () => void },
 ): (() => void) | undefined {
   if (e.altKey && e.key === 'ArrowUp') return () => dialogs.shift(entry, -1);
   if (e.altKey && e.key === 'ArrowDown') return () => dialogs.shift(entry, 1);
+  if ((e.ctrlKey || e.metaKey) && e.key === 'a') return markEvery;
   if (e.altKey || e.ctrlKey || e.metaKey) return undefined;
   if (entry.kind === 'sticker' && ['Enter', 'r'].includes(e.key)) return undefined;
   const actions: Record<string, () => void> = {
-    ' ': toggle,
+    ' ': () => toggle(e.shiftKey),
     Enter: () => dialogs.edit(entry),
     Delete: () => dialogs.remove([entry]),
     r: () => dialogs.open({ dialog: 'again', entries: [entry] }),

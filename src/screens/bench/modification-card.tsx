@@ -2,7 +2,8 @@
 
 import clsx from 'clsx';
 import { MoreHorizontal } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent } from 'react';
+import type { EntryId } from '@/core/shared/ids';
 import { placeOf, type Entry, type Figures, type Modification } from '@/core/ledger';
 import { deleteModification, toBuy } from '@/core/workbench';
 import { offPieces, sizeOf } from '@/core/ledger';
@@ -11,7 +12,9 @@ import { LotGlyph } from '@/ui/glyph';
 import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { count, knownMoney, modNo, pieces, signed } from '@/ui/numbers';
-import { booksInView, entriesOf, useBuild } from '../common/build-store';
+import { booksInView, entriesOf, useBuild, type BuildState } from '../common/build-store';
+import { copyInto } from './copy-entries';
+import { cardHandle, entryHandle, Sortable, useDragged } from './drag-list';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
 import { kindsOf } from '../words/entry-words';
@@ -31,15 +34,18 @@ interface CardProps {
   /** False in a long list: a drawing for each of hundreds of lots is more than a page can carry. */
   readonly drawn: boolean;
   readonly dialogs: BenchDialogs;
+  /** Where something is looked for: the entries that have it, and no others are listed. */
+  readonly found?: ReadonlySet<EntryId> | undefined;
 }
 
 /** A modification: one row when closed, its entries when open. */
-export function ModificationCard({ modification, open, drawn, dialogs, place }: CardProps) {
+export function ModificationCard({ modification, open, drawn, dialogs, place, found }: CardProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const view = useBuild((s) => s.view);
   const set = useBuild((s) => s.set);
   const entries = entriesOf(workbench, modification.id);
+  const [setNodeRef, style, grip] = useDragged(cardHandle(modification));
   const scope = { of: 'modification', modification: modification.id } as const;
   const figures = booksInView({ workbench, view, version }).figures(scope);
   const zone = workbench.records.zone.get(modification.zone);
@@ -50,7 +56,11 @@ export function ModificationCard({ modification, open, drawn, dialogs, place }: 
   const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
   return (
     <li
-      ref={place?.measure}
+      ref={(node) => {
+        place?.measure(node);
+        setNodeRef(node);
+      }}
+      style={style}
       data-index={place?.index}
       aria-posinset={place && place.index + 1}
       aria-setsize={place?.of}
@@ -61,6 +71,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place }: 
       )}
     >
       <div ref={head} className="flex min-h-14 scroll-my-20 items-center gap-3 py-2">
+        {grip}
         <button
           type="button"
           id={`modification-${modification.id}`}
@@ -91,7 +102,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place }: 
         <Numbers figures={figures} dialogs={dialogs} scope={scope} entries={entries} />
         {open && <CardMenu modification={modification} entries={entries} dialogs={dialogs} />}
       </div>
-      {open && <OpenCard modification={modification} entries={entries} dialogs={dialogs} />}
+      {open && <OpenCard modification={modification} entries={entries} dialogs={dialogs} found={found} />}
     </li>
   );
 }
@@ -246,15 +257,24 @@ const MOST_ROWS = 32;
 
 function OpenCard({
   modification,
-  entries,
+  entries: all,
   dialogs,
-}: Pick<CardProps, 'modification' | 'dialogs'> & { entries: readonly Entry[] }) {
+  found,
+}: Pick<CardProps, 'modification' | 'dialogs' | 'found'> & { entries: readonly Entry[] }) {
+  // Where the words are the modification's own, all of its entries are meant.
+  const some = found && all.some((e) => found.has(e.id));
+  const entries = some ? all.filter((e) => found.has(e.id)) : all;
   const shown = useBuild((s) => s.shownEntry);
   const [opened, setWhole] = useState(false);
   const at = entries.findIndex((e) => e.id === shown);
   const whole = opened || (at >= 0 && at < entries.length - MOST_ROWS);
   const earlier = whole ? 0 : Math.max(0, entries.length - MOST_ROWS);
   const rows = useRef<HTMLUListElement>(null);
+  const workbench = useBuild((s) => s.workbench);
+  const marked = useBuild((s) => s.marked);
+  const set = useBuild((s) => s.set);
+  const shownRows = entries.slice(earlier);
+  const among = useMemo(() => entries.map((e) => e.id), [entries]);
   const last = entries.at(-1);
   const seen = useRef(last?.id);
   // What was just logged comes into sight, where the list is longer than the screen.
@@ -287,11 +307,23 @@ function OpenCard({
           Show {count(earlier)} earlier {earlier === 1 ? 'entry' : 'entries'}
         </Button>
       )}
-      <ul ref={rows} aria-label={`Entries of ${modNo(modification.no)}`}>
-        {entries.slice(earlier).map((e) => (
-          <EntryRow key={e.id} entry={e} dialogs={dialogs} />
-        ))}
-      </ul>
+      <Sortable ids={shownRows.map(entryHandle)}>
+        <ul
+          ref={rows}
+          aria-label={`Entries of ${modNo(modification.no)}`}
+          onCopy={(e) => copyRows(e, workbench, shownRows, marked, set)}
+        >
+          {shownRows.map((e) => (
+            <EntryRow key={e.id} entry={e} dialogs={dialogs} among={among} />
+          ))}
+        </ul>
+      </Sortable>
+      {some && entries.length < all.length && (
+        <p className="text-soft">
+          {count(all.length - entries.length)} more{' '}
+          {all.length - entries.length === 1 ? 'entry has' : 'entries have'} not what is looked for.
+        </p>
+      )}
       <Button
         look="bare"
         className="text-soft mt-1"
@@ -301,4 +333,23 @@ function OpenCard({
       </Button>
     </div>
   );
+}
+
+/** Ctrl+C on a row copies what is marked, or the row itself: lines for the log line, cells for a spreadsheet. */
+function copyRows(
+  e: ClipboardEvent,
+  workbench: BuildState['workbench'],
+  rows: readonly Entry[],
+  marked: ReadonlySet<EntryId>,
+  set: BuildState['set'],
+): void {
+  const own = rows.find(
+    (r) => String(r.no) === (document.activeElement as HTMLElement | null)?.dataset.entry,
+  );
+  const meant = marked.size > 0 ? workbench.entries.filter((r) => marked.has(r.id)) : own ? [own] : [];
+  // Text that is selected is copied as it is.
+  if (meant.length === 0 || !document.getSelection()?.isCollapsed) return;
+  e.preventDefault();
+  const n = copyInto(e.clipboardData, workbench, meant);
+  set({ notice: { kind: 'said', text: `${n === 1 ? '1 entry is' : `${n} entries are`} on the clipboard.` } });
 }

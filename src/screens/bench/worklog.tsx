@@ -4,13 +4,23 @@ import { ActSelect } from '@/ui/act-select';
 import clsx from 'clsx';
 import { Plus } from 'lucide-react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useMemo, useRef, type RefObject } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useRef, type RefObject } from 'react';
 import { zoneOf, type AccountKey, type Modification } from '@/core/ledger';
-import type { ModificationId, ZoneId } from '@/core/shared/ids';
-import type { Workbench } from '@/core/workbench';
+import type { EntryId, ModificationId, ZoneId } from '@/core/shared/ids';
+import {
+  findInLog,
+  LOG_ORDERS,
+  sortLog,
+  type FoundInLog,
+  type LogOrder,
+  type Workbench,
+} from '@/core/workbench';
 import { Button } from '@/ui/button';
-import { modNo } from '@/ui/numbers';
+import { count, modNo } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useInAddress, useOneInAddress } from '../common/use-in-address';
+import { copyNow } from './copy-entries';
+import { cardHandle, DragList, Sortable } from './drag-list';
 import { ModificationCard } from './modification-card';
 import type { BenchDialogs } from './dialogs';
 
@@ -23,12 +33,21 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
   const version = useBuild((s) => s.version);
   const zone = useBuild((s) => s.zone);
   const selected = useBuild((s) => s.selected);
+  const [text, setText] = useInAddress('look');
+  const [order, setOrder] = useOneInAddress('order', LOG_ORDERS);
+  const wanted = useDeferredValue(text);
+  const found = useMemo(() => {
+    void version;
+    return findInLog(workbench, wanted);
+  }, [workbench, version, wanted]);
   const modifications = useMemo(() => {
     void version;
-    if (!zone) return workbench.modifications;
-    const shown = inZones(workbench, workbench.built.nested(zone));
-    return workbench.modifications.filter((m) => shown.has(m.id));
-  }, [workbench, version, zone]);
+    const shown = zone ? inZones(workbench, workbench.built.nested(zone)) : null;
+    const list = workbench.modifications.filter(
+      (m) => (!shown || shown.has(m.id)) && (!found || found.modifications.has(m.id)),
+    );
+    return sortLog(workbench, list, order, workbench.planned);
+  }, [workbench, version, zone, found, order]);
   const scroller = useRef<HTMLDivElement>(null);
   return (
     <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
@@ -36,6 +55,7 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
         <h2>Worklog</h2>
         <ZoneChips />
         <span className="flex-1" />
+        <FindInLog text={text} onText={setText} found={found} order={order} onOrder={setOrder} />
         <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
         <Button
           onClick={() => dialogs.open({ dialog: 'modification', modification: null })}
@@ -46,28 +66,80 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
       </div>
       <MarkedBar dialogs={dialogs} />
       <div ref={scroller} className="scroll-box px-4 pb-4">
-        {modifications.length === 0 && (
-          <EmptyWorklog all={workbench.modifications.length} dialogs={dialogs} />
-        )}
-        {modifications.length > MOST_DRAWN ? (
-          <LongList modifications={modifications} selected={selected} dialogs={dialogs} scroller={scroller} />
-        ) : (
-          <ol className="border-rule border-t">
-            {modifications.map((m) => (
-              <ModificationCard
-                key={m.id}
-                modification={m}
-                open={m.id === selected}
-                drawn
+        {modifications.length === 0 &&
+          (found ? (
+            <p className="text-soft py-6">Nothing in the worklog has “{wanted.trim()}” in it.</p>
+          ) : (
+            <EmptyWorklog all={workbench.modifications.length} dialogs={dialogs} />
+          ))}
+        <DragList>
+          <Sortable ids={modifications.map(cardHandle)}>
+            {modifications.length > MOST_DRAWN ? (
+              <LongList
+                modifications={modifications}
+                selected={selected}
                 dialogs={dialogs}
+                scroller={scroller}
+                found={found?.entries}
               />
-            ))}
-          </ol>
-        )}
+            ) : (
+              <ol className="border-rule border-t">
+                {modifications.map((m) => (
+                  <ModificationCard
+                    key={m.id}
+                    modification={m}
+                    open={m.id === selected}
+                    drawn
+                    dialogs={dialogs}
+                    found={found?.entries}
+                  />
+                ))}
+              </ol>
+            )}
+          </Sortable>
+        </DragList>
       </div>
     </section>
   );
 });
+
+interface FindProps {
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  readonly found: FoundInLog | null;
+  readonly order: LogOrder;
+  readonly onOrder: (order: LogOrder) => void;
+}
+
+/** Looks for words in the worklog, and shows it in another order; the order that is kept stays. */
+function FindInLog({ text, onText, found, order, onOrder }: FindProps) {
+  return (
+    <>
+      <input
+        id="worklog-find"
+        type="search"
+        value={text}
+        onChange={(e) => onText(e.target.value)}
+        aria-label="Find in the worklog"
+        placeholder="Find"
+        className="border-edge bg-sheet min-h-7 w-28 min-w-0 rounded-md border px-2"
+      />
+      <span role="status" className="text-soft empty:hidden">
+        {found && `${count(found.entries.size)} ${found.entries.size === 1 ? 'entry' : 'entries'}`}
+      </span>
+      <select
+        aria-label="Order of the worklog"
+        value={order}
+        onChange={(e) => onOrder(e.target.value as LogOrder)}
+        className="border-edge bg-sheet min-h-7 rounded-md border px-1"
+      >
+        {LOG_ORDERS.map((o) => (
+          <option key={o}>{o}</option>
+        ))}
+      </select>
+    </>
+  );
+}
 
 /** The modifications of some zones, and those of others that move something out of them or into them. */
 function inZones(workbench: Workbench, zones: ReadonlySet<ZoneId>): ReadonlySet<ModificationId> {
@@ -92,8 +164,10 @@ function LongList({
   selected,
   dialogs,
   scroller,
+  found,
 }: {
   modifications: readonly Modification[];
+  found: ReadonlySet<EntryId> | undefined;
   selected: string | null;
   dialogs: BenchDialogs;
   scroller: RefObject<HTMLDivElement | null>;
@@ -129,6 +203,7 @@ function LongList({
               open={m.id === selected}
               drawn={false}
               dialogs={dialogs}
+              found={found}
             />
           )
         );
@@ -277,6 +352,24 @@ function MarkedBar({ dialogs }: { dialogs: BenchDialogs }) {
         className="w-48"
       />
       <Button onClick={() => dialogs.remove(entries)}>Delete</Button>
+      <Button
+        title="As lines that the log line takes back, and as cells for a spreadsheet"
+        onClick={() =>
+          void copyNow(workbench, entries).then((n) =>
+            set({
+              notice: {
+                kind: n === undefined ? 'refused' : 'said',
+                text:
+                  n === undefined
+                    ? 'The browser does not let this page copy. Press Ctrl+C on one of the rows.'
+                    : `${n === 1 ? '1 entry is' : `${n} entries are`} on the clipboard.`,
+              },
+            }),
+          )
+        }
+      >
+        Copy
+      </Button>
       <Button look="bare" onClick={() => set({ marked: new Set() })}>
         Unmark
       </Button>

@@ -43,6 +43,8 @@ export interface BuildState {
   /** An entry that was asked for by itself: its row comes into sight, and stands in the address. */
   readonly shownEntry: EntryId | null;
   readonly marked: ReadonlySet<EntryId>;
+  /** The row marked last: Shift marks all from there. */
+  readonly markedFrom: EntryId | null;
   readonly editing: EntryId | null;
   readonly line: string;
   readonly logPlanned: boolean;
@@ -86,6 +88,7 @@ export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
     selected: firstSelection(snapshot),
     shownEntry: null,
     marked: new Set(),
+    markedFrom: null,
     editing: null,
     line: '',
     logPlanned: false,
