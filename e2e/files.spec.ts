@@ -7,9 +7,9 @@ import { balance, BLOCK, isAccessible, log, makeBuild, openBuild, startModificat
 test('a mod file is exported and imported again: the same figures', async ({ page }) => {
   await openBuild(page, /Lightkeeper's House/);
   const figures = await balance(page).innerText();
-  await page.getByRole('button', { name: 'Export files' }).click();
+  await page.getByRole('button', { name: 'Files and prints' }).click();
   const download = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'Mod file, JSON' }).click();
+  await page.getByRole('link', { name: 'Mod file' }).click();
   const file = await (await download).path();
   await page.goto('/');
   await page

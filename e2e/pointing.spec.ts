@@ -75,9 +75,9 @@ test('an inventory with odd columns is imported, three modifications are logged 
   await sheet.getByRole('button', { name: 'Log it' }).click();
   await expect(balance(page)).toContainText('= 1,235');
 
-  await page.getByRole('button', { name: 'Export files' }).click();
+  await page.getByRole('button', { name: 'Files and prints' }).click();
   const download = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'Worklog, CSV' }).click();
+  await page.getByRole('link', { name: 'Worklog, CSV' }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');
   const rows = Papa.parse<Record<string, string>>(csv.trim(), { header: true }).data;
   const sum = (column: string) => rows.reduce((s, r) => s + Number(r[column]), 0);

@@ -7,7 +7,7 @@ import { booksFault } from '@/data/check-books';
 import { openDatabase, type Handle } from '@/data/database';
 import { readRecords } from '@/data/records';
 import * as schema from '@/data/schema';
-import { exportFile } from './export-file';
+import { wholeFile } from './export-file';
 import { importModFile } from './import-mod-file';
 import { undoOrRedo } from './perform';
 import { takeSnapshot } from './snapshot';
@@ -109,7 +109,7 @@ describe('a kind of record that is added in one file and one line', () => {
   });
 
   it('travels in a mod file and arrives with new ids throughout', () => {
-    const { text } = exportFile(t.handle, t.build, 'mod.json')!;
+    const text = wholeFile(t.handle, t.build, 'mod.json')!;
     expect(JSON.parse(text)).toMatchObject({ displayLabels: [label] });
     const brought = importModFile(text, 'again', { handle: t.handle, newId: t.newId, now: NOW });
     if (!brought.ok) throw new Error(JSON.stringify(brought.reason));
@@ -129,7 +129,7 @@ describe('a kind of record that is added in one file and one line', () => {
   });
 
   it('keeps a mod file out whose label refers to nothing', () => {
-    const file = JSON.parse(exportFile(t.handle, t.build, 'mod.json')!.text) as object;
+    const file = JSON.parse(wholeFile(t.handle, t.build, 'mod.json')!) as object;
     const said = (change: Partial<Label>) =>
       readModFile(JSON.stringify({ ...file, displayLabels: [{ ...label, ...change }] }));
     expect(said({})).toMatchObject({ ok: true });

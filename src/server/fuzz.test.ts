@@ -15,7 +15,7 @@ import { requestFault } from '@/workers/sourcing/read-request';
 import { prepare } from '@/workers/restore/prepare';
 import { importModFile } from './import-mod-file';
 import { solveSourcing } from './solve-sourcing';
-import { exportFile } from './export-file';
+import { wholeFile } from './export-file';
 import { keepPhoto } from './keep-photo';
 import { NOW, testBuild, type TestBuild } from './testing/workspace';
 
@@ -139,7 +139,7 @@ describe.each([SEED])('seed %i', (seed) => {
 
   it('mod files, bent and damaged: the books stay lawful', () => {
     const random = seededRandom(seed + 2);
-    const text = exportFile(t.handle, t.build, 'mod.json')!.text;
+    const text = wholeFile(t.handle, t.build, 'mod.json')!;
     for (let n = 0; n < CASES * 2; n++) {
       const file =
         n % 2

@@ -1,6 +1,7 @@
-import { writeCsv } from '@/core/formats';
+import type { ListTable } from '@/core/formats';
+import type { List } from '@/core/lists';
 import { PALETTE } from '@/core/colour';
-import { priceLookup, sparesAccount } from '@/core/ledger';
+import { priceLookup, sparesAccount, stockAccount } from '@/core/ledger';
 import { withKnowledge } from '@/core/mismatch';
 import { elementKey, splitElementKey } from '@/core/parts';
 import type { BuildId, PartId } from '@/core/shared/ids';
@@ -36,23 +37,46 @@ export function rareSparesOf(handle: Handle, build: BuildId): RareLot[] {
   return rareLeftOvers(handle).filter((r) => own.has(r.element));
 }
 
-export const STOCK_FILES = ['by-colour.csv', 'left-overs.csv'] as const;
-export type StockFile = (typeof STOCK_FILES)[number];
+/** Own parts, lot by lot: where they lie, in which condition, what they are worth. */
+function ownParts({ db }: Handle): ListTable {
+  const priceOf = priceLookup(readRecords(db, 'price'));
+  const trays = new Map(readRecords(db, 'tray').map((t) => [stockAccount(t.id), t]));
+  const rows = stockBalances(db)
+    .filter((r) => r.qty > 0)
+    .map((r) => {
+      const { part, colour, print } = splitElementKey(r.element);
+      const each = priceOf(r.element, r.grade);
+      const tray = trays.get(r.account);
+      return [
+        tray?.name ?? '',
+        tray?.place ?? '',
+        r.qty,
+        part,
+        colour,
+        print,
+        r.grade,
+        each === null ? '' : moneyAsDecimal(each),
+        each === null ? '' : moneyAsDecimal(each * r.qty),
+      ];
+    });
+  const heading = ['tray', 'place', 'quantity', 'part', 'colour', 'print', 'condition', 'price', 'worth'];
+  const key = (r: (typeof rows)[number]) => [r[0], r[3], r[4]].join(' ');
+  return { heading, rows: rows.sort((a, b) => key(a).localeCompare(key(b), 'en', { numeric: true })) };
+}
 
-/** Own parts by colour, or what is left over with how rare it is, as a table for another program. */
-export function stockFile(handle: Handle, file: StockFile): string {
-  if (file === 'left-overs.csv')
-    return writeCsv(
-      ['part', 'colour', 'print', 'quantity', 'colours made in', 'boxes'],
-      rareLeftOvers(handle).map((r) => {
-        const { part, colour, print } = splitElementKey(r.element);
-        return [part, colour, print, r.qty, r.colours ?? '', r.boxes];
-      }),
-    );
-  const priceOf = priceLookup(readRecords(handle.db, 'price'));
-  return writeCsv(
-    ['colour', 'pieces', 'kinds', 'worth', 'pieces without a price'],
-    stockByColour(stockBalances(handle.db), priceOf).map((c) => [
+const leftOverTable = (handle: Handle): ListTable => ({
+  heading: ['part', 'colour', 'print', 'quantity', 'colours made in', 'boxes'],
+  rows: rareLeftOvers(handle).map((r) => {
+    const { part, colour, print } = splitElementKey(r.element);
+    return [part, colour, print, r.qty, r.colours ?? '', r.boxes];
+  }),
+});
+
+function byColour({ db }: Handle): ListTable {
+  const priceOf = priceLookup(readRecords(db, 'price'));
+  return {
+    heading: ['colour', 'pieces', 'kinds', 'worth', 'pieces without a price'],
+    rows: stockByColour(stockBalances(db), priceOf).map((c) => [
       c.colour,
       c.pieces,
       c.kinds,
@@ -60,5 +84,29 @@ export function stockFile(handle: Handle, file: StockFile): string {
       c.unpriced === c.pieces ? '' : moneyAsDecimal(c.worth),
       c.unpriced,
     ]),
-  );
+  };
 }
+
+/** The price book. */
+const priceTable = ({ db }: Handle): ListTable => ({
+  heading: ['part', 'colour', 'print', 'new price', 'used price'],
+  rows: readRecords(db, 'price').map((p) => {
+    const { part, colour, print } = splitElementKey(p.element);
+    const write = (m: number | null) => (m === null ? '' : moneyAsDecimal(m));
+    return [part, colour, print, write(p.newPrice), write(p.usedPrice)];
+  }),
+});
+
+/** Every list of own parts, by the name its files have. */
+export const STOCK_LISTS = {
+  'own-parts': {
+    title: 'Own parts',
+    table: ownParts,
+    printed: ['tray', 'quantity', 'part', 'colour', 'print', 'condition', 'worth'],
+  },
+  'by-colour': { title: 'Own parts by colour', table: byColour },
+  'left-overs': { title: 'Left over, the rarest first', table: leftOverTable },
+  prices: { title: 'Prices', table: priceTable },
+} as const satisfies Record<string, List<Handle>>;
+
+export type StockListName = keyof typeof STOCK_LISTS;

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { listOf, readModFile, type ModFile } from '@/core/formats';
 import type { Entry, Modification, Zone } from '@/core/ledger';
-import { exportFile } from './export-file';
+import { wholeFile } from './export-file';
 import { testBuild } from './testing/workspace';
 
 const t = testBuild();
 t.log('-2 plate 2x3 chalk');
 t.log('+1 brick 1x2 ash');
-const text = exportFile(t.handle, t.build, 'mod.json')!.text;
+const text = wholeFile(t.handle, t.build, 'mod.json')!;
 interface File extends ModFile {
   readonly entries: readonly Entry[];
   readonly zones: readonly Zone[];

@@ -1,11 +1,10 @@
-import writeXlsxFile from 'write-excel-file/node';
 import { z } from 'zod';
-import { writeCsv } from '@/core/formats';
 import { splitElementKey } from '@/core/parts';
 import { asId, type BuildId, type ModificationId } from '@/core/shared/ids';
 import { moneyAsDecimal } from '@/core/shared/money';
 import { LIST_FOR, partsForOthers, type PartsListRow } from '@/core/show';
 import type { Handle } from '@/data/database';
+import { listFile, type ListFile } from './list-file';
 import { openWorkbench } from './snapshot';
 
 /** What a list of parts is asked for by: query parameters, all as text. */
@@ -25,7 +24,7 @@ export async function partsListFile(
   handle: Handle,
   build: BuildId,
   { as, prices, ...choice }: z.infer<typeof partsListSchema>,
-): Promise<{ readonly bytes: Uint8Array; readonly type: string } | undefined> {
+): Promise<ListFile | undefined> {
   const workbench = openWorkbench(handle, build);
   if (!workbench) return undefined;
   const rows = partsForOthers(workbench, {
@@ -37,11 +36,9 @@ export async function partsListFile(
   const withPrices = prices === 'yes';
   const head = [...HEAD, ...(withPrices ? ['price each'] : [])];
   const cells = rows.map((r) => cellsOf(r, withPrices));
-  const text = (t: string) => new TextEncoder().encode(t);
-  if (as === 'csv') return { bytes: text(writeCsv(head, cells)), type: 'text/csv; charset=utf-8' };
   if (as === 'json')
     return {
-      bytes: text(
+      bytes: new TextEncoder().encode(
         `${JSON.stringify(
           cells.map((c) => Object.fromEntries(c.map((v, i) => [head[i], v]))),
           null,
@@ -50,26 +47,10 @@ export async function partsListFile(
       ),
       type: 'application/json; charset=utf-8',
     };
-  return { bytes: await workbook(head, cells), type: XLSX };
+  return listFile({ heading: head, rows: cells }, as);
 }
-
-const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
 function cellsOf({ element, qty, each }: PartsListRow, withPrices: boolean): (string | number)[] {
   const { part, colour, print } = splitElementKey(element);
   return [part, colour, print, qty, ...(withPrices ? [each === null ? '' : moneyAsDecimal(each)] : [])];
-}
-
-async function workbook(
-  head: readonly string[],
-  rows: readonly (readonly (string | number)[])[],
-): Promise<Uint8Array> {
-  const cell = (v: string | number) =>
-    typeof v === 'number' ? { value: v, type: Number } : { value: v, type: String };
-  const sheet = [
-    head.map((value) => ({ value, type: String, fontWeight: 'bold' as const })),
-    ...rows.map((r) => r.map(cell)),
-  ];
-  const made = writeXlsxFile(sheet as never) as unknown as { toBuffer: () => Promise<Buffer> };
-  return new Uint8Array(await made.toBuffer());
 }

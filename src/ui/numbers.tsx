@@ -27,6 +27,10 @@ export function priced(sum: number, unpriced: number): string {
   return `${sum === 0 ? '' : `${money(sum)} + `}${count(unpriced)} without a price`;
 }
 
+/** The same where there is little room: "£3.20 + 2 unpriced". */
+export const pricedShort = (sum: number, unpriced: number): string =>
+  unpriced <= 0 ? money(sum) : `${sum === 0 ? '' : `${money(sum)} + `}${count(unpriced)} unpriced`;
+
 /** The figure of a sum whose unpriced pieces are told beside it: "£3.20", or "not known" where none has a price. */
 export const knownMoney = (sum: number, unpriced: number): string =>
   sum === 0 && unpriced > 0 ? 'not known' : money(sum);

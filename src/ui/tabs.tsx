@@ -19,6 +19,9 @@ interface TabsProps<T extends string> {
   readonly children: ReactNode;
 }
 
+/** Of more parts the keys are left out of sight where the row would not hold them: the sheet of keys names them. */
+const MOST_KEYED = 8;
+
 /** Parts of a screen, one of which shows; each has a key, and arrow keys go from one to the next. */
 export function Tabs<T extends string>({ label, tabs, chosen, onChoose, children }: TabsProps<T>) {
   return (
@@ -38,7 +41,7 @@ export function Tabs<T extends string>({ label, tabs, chosen, onChoose, children
                 chosen === t.name ? 'bg-wash font-semibold' : 'text-soft hover:bg-wash',
               )}
             >
-              <span className="max-sm:hidden">
+              <span className={tabs.length > MOST_KEYED ? 'max-2xl:hidden' : 'max-sm:hidden'}>
                 <Key>{t.keys}</Key>
               </span>{' '}
               {t.words}
@@ -71,4 +74,4 @@ export const TabPart = ({
 export const withKeys = <T extends string>(
   parts: readonly { readonly name: T; readonly words: string }[],
   asides: Partial<Record<NoInfer<T>, string>> = {},
-) => parts.map((p, i) => ({ ...p, keys: `Alt ${i + 1}`, aside: asides[p.name] }));
+) => parts.map((p, i) => ({ ...p, keys: `Alt ${(i + 1) % 10}`, aside: asides[p.name] }));

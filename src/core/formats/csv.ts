@@ -21,12 +21,18 @@ import { moneyAsDecimal } from '../shared/money';
 
 export type Cell = string | number;
 
+/** A list as cells: what becomes CSV, a spreadsheet or a printed page. */
+export interface ListTable {
+  readonly heading: readonly string[];
+  readonly rows: readonly (readonly Cell[])[];
+}
+
 /**
  * Writes CSV with CRLF and quotes where needed. What a spreadsheet would run as a formula (= + - @, tab, return) gets an
  * apostrophe before it, at the start of a cell and behind whatever another program may take for the end of one: a
  * semicolon, comma, bar, tab or line break. Numbers of ours are numbers.
  */
-export function writeCsv(heading: readonly string[], rows: readonly (readonly Cell[])[]): string {
+export function writeCsv({ heading, rows }: ListTable): string {
   return (
     Papa.unparse([heading as string[], ...rows.map((r) => r.map(harmless))], { newline: '\r\n' }) + '\r\n'
   );
@@ -90,11 +96,11 @@ export const WORKLOG_COLUMNS = [
  * One row an entry, in worklog order. The sums of its number columns are the tally's figures; `parts` are the states of
  * what goes in, as `statesOf` gives them.
  */
-export function worklogCsv(
+export function worklogTable(
   context: FileContext,
   entries: readonly Entry[],
   parts: readonly StatePart[],
-): string {
+): ListTable {
   const states = new Map<string, StatePart[]>();
   for (const p of parts) states.set(p.entry.id, [...(states.get(p.entry.id) ?? []), p]);
   const mods = new Map(context.modifications.map((m) => [m.id, m]));
@@ -130,7 +136,7 @@ export function worklogCsv(
       e.loggedAt,
     ];
   });
-  return writeCsv(WORKLOG_COLUMNS, rows);
+  return { heading: WORKLOG_COLUMNS, rows: rows };
 }
 
 /** Pieces and money of one state: empty where there are no pieces of it. */
@@ -167,7 +173,7 @@ export const INVENTORY_COLUMNS = [
 ] as const;
 
 /** What is on the model, a row for each element, condition and zone. The importer reads it back. */
-export function inventoryCsv(context: FileContext): string {
+export function inventoryTable(context: FileContext): ListTable {
   const zones = new Map(context.zones.map((z) => [z.id, z.name]));
   const rows = context.books.balances
     .rows((a) => placeOf(a) === 'model')
@@ -175,19 +181,19 @@ export function inventoryCsv(context: FileContext): string {
     .map((r) =>
       lotRow(context, r.element, r.qty, r.grade, zones.get(zoneOf(r.account) ?? ('' as never)) ?? ''),
     );
-  return writeCsv(INVENTORY_COLUMNS, sortRows(rows));
+  return { heading: INVENTORY_COLUMNS, rows: sortRows(rows) };
 }
 
 export const SPARES_COLUMNS = INVENTORY_COLUMNS.filter((c) => c !== 'zone');
 
 /** The spares at hand, a row for each element and condition. */
-export function sparesCsv(context: FileContext): string {
+export function sparesTable(context: FileContext): ListTable {
   const spares = sparesAccount(context.books.context.build);
   const rows = context.books.balances
     .rows((a) => a === spares)
     .filter((r) => r.qty > 0)
     .map((r) => lotRow(context, r.element, r.qty, r.grade, '').filter((_, i) => i !== 7));
-  return writeCsv(SPARES_COLUMNS, sortRows(rows));
+  return { heading: SPARES_COLUMNS, rows: sortRows(rows) };
 }
 
 function lotRow(
@@ -224,7 +230,7 @@ const sortRows = (rows: Cell[][]): Cell[][] =>
 export const CAME_FROM_COLUMNS = ['zone', 'from', 'part', 'colour', 'print', 'quantity'] as const;
 
 /** What went into each zone and from which box or other source; `nameOf` names an origin. */
-export function cameFromCsv(context: FileContext, nameOf: (origin: Origin) => string): string {
+export function cameFromTable(context: FileContext, nameOf: (origin: Origin) => string): ListTable {
   const zones = new Map(context.zones.map((z) => [z.id, z.name]));
   const rows = cameFrom(context.books).map(({ zone, origin, element, qty }): Cell[] => {
     const { part, colour, print } = splitElementKey(element);
@@ -232,5 +238,5 @@ export function cameFromCsv(context: FileContext, nameOf: (origin: Origin) => st
   });
   const order = (a: Cell[], b: Cell[]) =>
     a.slice(0, 4).join('|').localeCompare(b.slice(0, 4).join('|'), 'en');
-  return writeCsv(CAME_FROM_COLUMNS, rows.sort(order));
+  return { heading: CAME_FROM_COLUMNS, rows: rows.sort(order) };
 }

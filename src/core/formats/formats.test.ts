@@ -45,14 +45,14 @@ import {
   aliasKey,
   modFileDiff,
   guessColumns,
-  inventoryCsv,
+  inventoryTable,
   makeModFile,
   modFileSchema,
   readDelimited,
   readModFile,
   readRows,
-  sparesCsv,
-  worklogCsv,
+  sparesTable,
+  worklogTable,
   writeCsv,
   type Purpose,
 } from './index';
@@ -183,7 +183,7 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     Math.round(parse(csv).reduce((s, r) => s + Number(r[column]), 0) * 100) / 100;
 
   it('worklog CSV: its columns add up to the tally', () => {
-    const csv = worklogCsv(file, [...log.planned.entries], []);
+    const csv = writeCsv(worklogTable(file, [...log.planned.entries], []));
     const f = log.planned.figures({ of: 'build' });
     for (const c of ['out', 'in', 'recoloured', 'renewed', 'net'] as const)
       expect([c, sum(csv, c)]).toEqual([c, f[c]]);
@@ -193,11 +193,11 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
 
   it('inventory and spares CSV: pieces as the books have them, readable by the importer', () => {
     const built = { ...file, books: log.built };
-    const csv = inventoryCsv(built);
+    const csv = writeCsv(inventoryTable(built));
     expect(sum(csv, 'quantity')).toBe(log.built.figures({ of: 'build' }).onModel);
     expect(rows(csv).reduce((s, r) => s + r.qty, 0)).toBe(log.built.figures({ of: 'build' }).onModel);
     expect(rows(csv).flatMap((r) => r.faults)).toEqual([]);
-    expect(sum(sparesCsv(built), 'quantity')).toBe(log.built.figures({ of: 'build' }).sparesLeft);
+    expect(sum(writeCsv(sparesTable(built)), 'quantity')).toBe(log.built.figures({ of: 'build' }).sparesLeft);
   });
 
   it('mod file: imported again it gives the same books', () => {
@@ -315,10 +315,10 @@ describe('mod files that are none', () => {
 });
 
 it('makes cells harmless that a spreadsheet would run', () => {
-  const csv = writeCsv(
-    ['a'],
-    [['=1+1'], ['+2'], ['-3'], ['@x'], ['\tx'], ['  =cmd'], ['−2 plates'], [-5], ['fine, "really"']],
-  );
+  const csv = writeCsv({
+    heading: ['a'],
+    rows: [['=1+1'], ['+2'], ['-3'], ['@x'], ['\tx'], ['  =cmd'], ['−2 plates'], [-5], ['fine, "really"']],
+  });
   const cells = Papa.parse<string[]>(csv.trim())
     .data.slice(1)
     .map((r) => r[0]!);

@@ -7,16 +7,16 @@ export type { ColumnRole, Purpose } from './columns';
 export { aliasKey, readRows } from './rows';
 export type { ReadRow, RowContext, RowFault, RowNote } from './rows';
 export {
-  cameFromCsv,
-  inventoryCsv,
+  cameFromTable,
+  inventoryTable,
   INVENTORY_COLUMNS,
-  sparesCsv,
+  sparesTable,
   SPARES_COLUMNS,
-  worklogCsv,
+  worklogTable,
   WORKLOG_COLUMNS,
   writeCsv,
 } from './csv';
-export type { FileContext } from './csv';
+export type { FileContext, ListTable } from './csv';
 export { modFileDiff, stockEntry } from './mod-file-diff';
 export { makeModFile, modFileSchema, readModFile, type ModFileFault } from './mod-file';
 export { listOf, type ModFile } from './travelling';

@@ -86,10 +86,7 @@ describe('tables', () => {
     fc.assert(
       fc.property(rows, (cells) => {
         const table = read(
-          writeCsv(
-            ['first, "quoted"', 'second\nline', 'part name'],
-            cells.map((r) => r),
-          ),
+          writeCsv({ heading: ['first, "quoted"', 'second\nline', 'part name'], rows: cells }),
         );
         const all = table.heading ? table.rows : table.rows.slice(1);
         expect(all.map((r) => r.map((c) => c))).toEqual(

@@ -10,7 +10,7 @@ export { learnColourRule, forgetColourRule, rulesOf, scopeWords } from './colour
 export type { RuleScope } from './colour-rules';
 export { SURE } from './judge';
 export { mismatchesOfModel } from './mismatches-of-model';
-export { MISMATCH_KINDS } from './mismatches';
+export { findMismatches, MISMATCH_KINDS } from './mismatches';
 export type { Mismatch, MismatchKind } from './mismatches';
 export { leaveLot, leaveMismatch, planColour, planFixes, planInstead, planShapes } from './plan-fixes';
 export { alternativesFor, availability, withKnowledge, withoutPrint } from './register';

@@ -1,4 +1,4 @@
-export { ORDERS_COLUMNS, PICK_COLUMNS, ordersCsv, pickCsv } from './parts-csv';
+export { ORDERS_COLUMNS, PICK_COLUMNS, ordersTable, pickTable } from './parts-tables';
 export { placePlan, placeTogether } from './place-plan';
 export { awaited, boxOf, receiveOrder } from './receive-order';
 export {

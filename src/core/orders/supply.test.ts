@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addModification, Workbench } from '../workbench';
-import { ordersCsv, ORDERS_COLUMNS, pickCsv } from './parts-csv';
+import { writeCsv } from '../formats';
+import { ordersTable, ORDERS_COLUMNS, pickTable } from './parts-tables';
 import { added, BLANK_ENTRY, entryFault, joinDiffs, overdrafts, type Diff, type Intent } from '../ledger';
 import { grade, modelAccount, orderAccount, sparesAccount, stockAccount } from '../places';
 import { solveBySteps } from '../sourcing';
@@ -202,7 +203,7 @@ describe('from need to order', () => {
     expect(donorReport(workbench, new Map())).toEqual([]);
     const sealed = [...workbench.records.order.values()].find((o) => boxOf(workbench, o)?.id === copy.id)!;
     expect(sealed).toMatchObject({ seller: 'Near', due: '2026-11-28', postage: 0 });
-    expect(ordersCsv(workbench)).toContain(',B1,0.60');
+    expect(writeCsv(ordersTable(workbench))).toContain(',B1,0.60');
     const { sparesLeft, outOfPocket } = workbench.built.figures({ of: 'build' });
     // One slate of nine is not in it: the plan needs it again, the rest stays together as a donor.
     const came = (l: { element: ElementKey; qty: number }) => (l.element === slate ? l.qty - 1 : l.qty);
@@ -250,11 +251,11 @@ it('orders and the pick list are files', () => {
   const need = needOf(workbench);
   const found = solveBySteps(poseProblem(need.lots, market, PREFERENCES, workbench.priceOf), 1, 120);
   did(workbench, placePlan(workbench, need.lots, found, market, '2026-11-24', source));
-  const rows = ordersCsv(workbench).trim().split('\r\n');
+  const rows = writeCsv(ordersTable(workbench)).trim().split('\r\n');
   expect(rows[0]).toBe(ORDERS_COLUMNS.join(','));
   const quantity = rows.slice(1).reduce((s, r) => s + Number(r.split(',')[4]), 0);
   expect(quantity).toBe(found.buys.reduce((s, b) => s + b.qty, 0));
-  expect(pickCsv(workbench)).toContain('A1,12,brick 1x2,ash,,used');
+  expect(writeCsv(pickTable(workbench))).toContain('A1,12,brick 1x2,ash,,used');
 });
 
 it('a pick list goes by the trays, or by shape, for one modification or all', () => {

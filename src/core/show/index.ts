@@ -23,6 +23,8 @@ export { bothStanding, leaveOff } from './both-standing';
 export type { BothStanding, Double } from './both-standing';
 export { inStoreys, keepTold, toldOf, tourOf } from './tour';
 export type { TourPart, TourStop, TourStorey } from './tour';
+export { colourShifts, growthByDay, piecesByOrigin } from './charts';
+export type { ColourShift, GrowthDay, OriginSum } from './charts';
 export { LEFT_BY, leftGroups, leftOverOf, needsMet } from './left-over';
 export type { LeftBy, LeftGroup, LeftLot, MeetsNeed, NeedOfBuild } from './left-over';
 export { LIST_FOR, partsForOthers } from './parts-for-others';

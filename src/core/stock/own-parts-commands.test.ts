@@ -48,7 +48,7 @@ describe('prices', () => {
     });
     doneAndBack(workbench, addPrice(prices(), ash, { newPrice: 20, usedPrice: null }));
     expect(prices()).toHaveLength(2);
-    expect(workbench.records.price.get(ash)).toMatchObject({ newPrice: 20, usedPrice: null });
+    expect(workbench.records.price.get(ash)).toMatchObject({ newPrice: 20, usedPrice: 6 });
     doneAndBack(workbench, deletePrice(workbench.records.price.get(bark)!));
     expect(prices().map((p) => p.element)).toEqual([ash]);
   });

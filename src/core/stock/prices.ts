@@ -8,14 +8,15 @@ export const setPrice = (price: Price, to: Partial<Pick<Price, 'newPrice' | 'use
   diff: changed('price', price, to),
 });
 
-/** Adds what a piece costs to the price book; for a kind that stands there already, its prices are set. */
+/** Adds what a piece costs to the price book; for a kind that stands there already, what is given is set. */
 export function addPrice(
   prices: readonly Price[],
   element: ElementKey,
   to: { readonly newPrice: Minor | null; readonly usedPrice: Minor | null },
 ): Command {
   const old = prices.find((p) => p.element === element);
-  if (old) return setPrice(old, to);
+  const given = Object.fromEntries(Object.entries(to).filter(([, price]) => price !== null));
+  if (old) return setPrice(old, given);
   return {
     label: `add the price of ${elementName(element)}`,
     diff: added('price', { id: element, element, ...to }),

@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import { takeTally, type Entry, type Figure, type Scope, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
-import { count, knownMoney, signed, priced } from '@/ui/numbers';
+import { count, knownMoney, pricedShort, signed } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { RuleWatch } from '../common/rule-watch';
 
@@ -198,7 +198,7 @@ function CostCell({
   const f = shown.figures;
   const moved = f.outOfPocket !== now.figures.outOfPocket || f.worthIn !== now.figures.worthIn;
   return (
-    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:w-44 md:border-l">
+    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:min-w-44 md:border-l lg:whitespace-nowrap">
       <span className="text-faint truncate text-[12px]">
         Cost of <bdi>{of}</bdi>
       </span>
@@ -220,7 +220,7 @@ function CostCell({
         onClick={() => onOpen('worthIn')}
         className="text-soft min-h-6 text-left text-[12px] hover:underline"
       >
-        {priced(f.worthIn, f.unpriced)}, with own parts
+        {pricedShort(f.worthIn, f.unpriced)}, with own parts
       </button>
     </div>
   );
@@ -241,7 +241,7 @@ function SparesCell({
   const f = shown.figures;
   const moved = f.sparesLeft !== now.figures.sparesLeft;
   return (
-    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:w-44 md:border-l">
+    <div className="border-rule flex flex-col justify-center gap-0.5 px-4 py-2 md:min-w-44 md:border-l lg:whitespace-nowrap">
       <span className="text-faint text-[12px]">Spare parts</span>
       <button
         type="button"
@@ -259,12 +259,12 @@ function SparesCell({
         className="text-soft min-h-6 text-left text-[12px] hover:underline"
       >
         {count(f.usedAgain)} went back in
-        {!ofZone && ` · ${priced(shown.sparesWorth, shown.sparesUnpriced)}`}
+        {!ofZone && ` · ${pricedShort(shown.sparesWorth, shown.sparesUnpriced)}`}
       </button>
       {shown.inBoxes.pieces > 0 && (
         <span className="text-soft text-[12px]">
           {count(shown.inBoxes.pieces)} more in its boxes ·{' '}
-          {priced(shown.inBoxes.worth, shown.inBoxes.unpriced)}
+          {pricedShort(shown.inBoxes.worth, shown.inBoxes.unpriced)}
         </span>
       )}
     </div>

@@ -19,7 +19,7 @@ import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { AgainDialog } from './again-dialog';
 import { BalanceBand } from './balance-band';
-import { BenchBar } from './bench-bar';
+import { BuildBar } from '../common/build-bar';
 import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common/build-store';
 import { BuildDialog } from './build-dialog';
 import { CameFromDialog } from './came-from-dialog';
@@ -141,7 +141,7 @@ function Bench() {
   return (
     <PaletteProvider palette={workbench.palette}>
       <div className="line-box flex flex-col">
-        <BenchBar acts={acts} background={background} />
+        <BuildBar screen="Bench" background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}
           entries={reading?.clauses.flatMap((c) => c.entry ?? []) ?? []}

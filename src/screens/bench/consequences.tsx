@@ -17,7 +17,7 @@ import { toBuy } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button, Key } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { allInWords, count, modNo, money, pieces, kinds, priced } from '@/ui/numbers';
+import { allInWords, count, modNo, money, pieces, kinds, pricedShort } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
 import { PartStates } from '../common/part-states';
 import type { BenchDialogs } from './dialogs';
@@ -110,25 +110,36 @@ interface CostsProps {
 
 function Costs({ figures: f, whole, onUnpriced }: CostsProps) {
   const rows: [string, string][] = [
-    ['Out of pocket', priced(f.outOfPocket, f.boughtUnpriced)],
-    ['of it postage and donor boxes', money(f.sharedCost)],
-    ['Worth of all that goes in', priced(f.worthIn, f.unpriced)],
-    ['less what comes back to hand', `− ${priced(f.worthBack, f.backUnpriced)}`],
-    ['leaves', priced(f.worthIn - f.worthBack, f.unpriced + f.backUnpriced)],
-    ...(whole ? [['All in, with the boxes it began from', allInWords(whole)] as [string, string]] : []),
+    ['Out of pocket', pricedShort(f.outOfPocket, f.boughtUnpriced)],
+    ['of it postage, boxes', money(f.sharedCost)],
+    ['Worth of what goes in', pricedShort(f.worthIn, f.unpriced)],
+    ['less what comes back', `− ${pricedShort(f.worthBack, f.backUnpriced)}`],
+    ['leaves', pricedShort(f.worthIn - f.worthBack, f.unpriced + f.backUnpriced)],
   ];
   return (
     <section className="border-rule border-t pt-3">
       <h2 className="mb-1">What it costs, {whole ? 'three ways' : 'both ways'}</h2>
-      <dl className="grid grid-cols-[3fr_2fr] gap-x-2">
+      <dl className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-2">
         {rows.map(([words, amount]) => (
           <div key={words} className="contents">
             <dt className={isAside(words) ? 'text-faint' : ''}>{words}</dt>
-            <dd className={isAside(words) ? 'text-faint text-right' : 'text-right font-semibold'}>
+            <dd
+              className={
+                isAside(words)
+                  ? 'text-faint text-right whitespace-nowrap'
+                  : 'text-right font-semibold whitespace-nowrap'
+              }
+            >
               {amount}
             </dd>
           </div>
         ))}
+        {whole && (
+          <div className="col-span-2">
+            <dt>All in, with the boxes it began from</dt>
+            <dd className="text-right font-semibold">{allInWords(whole)}</dd>
+          </div>
+        )}
       </dl>
       {f.unpriced + f.backUnpriced > 0 && (
         <p className="text-soft mt-1">
@@ -213,7 +224,7 @@ function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
       <p className="text-soft">
         {total === 0
           ? 'No spares.'
-          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${priced(worth, unpriced)}`}
+          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${pricedShort(worth, unpriced)}`}
       </p>
     </section>
   );

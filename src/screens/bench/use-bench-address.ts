@@ -7,7 +7,7 @@ import type { EntryId, ModificationId, WhatIfId, ZoneId } from '@/core/shared/id
 import { useBuildStore, type BuildStore } from '../common/build-store';
 import { useBackAndForward, writeAddress } from '../common/use-in-address';
 import type { OpenDialog } from './dialogs';
-import { FIGURE_TITLES } from './figure-sheet';
+import { FIGURE_TITLES } from '../words/figures';
 
 /** What of the bench stands in its address. Empty = as the bench opens by itself. */
 type Address = Readonly<Record<'modification' | 'entry' | 'zone' | 'view' | 'figure', string>>;

@@ -2,6 +2,7 @@
 
 import { useContext, useMemo } from 'react';
 import { useRouter } from 'next/navigation';
+import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
 import { modNo } from '@/ui/numbers';
 import { saveFile } from '@/ui/save-file';
 import { BuildContext, useBuild } from '../common/build-store';
@@ -39,14 +40,6 @@ export function useBenchCommands(
       set({ view: { kind: view.kind === 'built' ? 'planned' : 'built' } });
     };
     const build = now().workbench.build;
-    const files: [string, string][] = [
-      ['worklog CSV', 'worklog.csv'],
-      ['inventory as built, CSV', 'inventory-as-built.csv'],
-      ['inventory as planned, CSV', 'inventory-as-planned.csv'],
-      ['spares CSV', 'spares.csv'],
-      ['what came from which box, CSV', 'came-from.csv'],
-      ['mod file', 'mod.json'],
-    ];
     return [
       { name: 'Log a change', key: 'l', run: () => focus('log-line') },
       { name: 'Find a part on the model', key: '/', run: () => focus('tray-search') },
@@ -80,10 +73,17 @@ export function useBenchCommands(
       { name: 'Order all that is to buy…', run: () => acts.open({ dialog: 'order', modification: null }) },
       { name: 'This build: name, note, archive…', run: () => acts.open({ dialog: 'build' }) },
       { name: 'Import another set into this build', run: () => router.push(`/import?build=${build}`) },
-      ...files.map(([words, file]) => ({
-        name: `Export: ${words}`,
-        run: () => saveFile(`/api/builds/${build}/files/${file}`),
-      })),
+      ...BUILD_LIST_NAMES.flatMap((list) => [
+        ...(['csv', 'xlsx'] as const).map((form) => ({
+          name: `Export: ${BUILD_LIST_TITLES[list]}, ${form.toUpperCase()}`,
+          run: () => saveFile(`/api/builds/${build}/files/${list}.${form}`),
+        })),
+        {
+          name: `Print: ${BUILD_LIST_TITLES[list]}`,
+          run: () => router.push(`/builds/${build}/print/${list}`),
+        },
+      ]),
+      { name: 'Export: mod file', run: () => saveFile(`/api/builds/${build}/files/mod.json`) },
       ...now().workbench.modifications.map((m) => ({
         name: `Go to ${modNo(m.no)} ${m.title}`,
         run: () => now().set({ selected: m.id, zone: null, marked: new Set() }),

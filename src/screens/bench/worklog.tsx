@@ -51,18 +51,21 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
   const scroller = useRef<HTMLDivElement>(null);
   return (
     <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
-      <div className="flex flex-wrap items-center gap-2 px-4 pt-3 pb-2">
+      <div className="flex flex-wrap items-center gap-2 px-4 pt-3">
         <h2>Worklog</h2>
         <ZoneChips />
         <span className="flex-1" />
-        <FindInLog text={text} onText={setText} found={found} order={order} onOrder={setOrder} />
-        <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
         <Button
           onClick={() => dialogs.open({ dialog: 'modification', modification: null })}
           aria-label="New modification"
         >
           <Plus size={14} aria-hidden /> New
         </Button>
+      </div>
+      <div className="flex flex-wrap items-center gap-2 px-4 pt-1.5 pb-2">
+        <FindInLog text={text} onText={setText} found={found} order={order} onOrder={setOrder} />
+        <span className="flex-1" />
+        <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
       </div>
       <MarkedBar dialogs={dialogs} />
       <div ref={scroller} className="scroll-box px-4 pb-4">
@@ -121,8 +124,8 @@ function FindInLog({ text, onText, found, order, onOrder }: FindProps) {
         value={text}
         onChange={(e) => onText(e.target.value)}
         aria-label="Find in the worklog"
-        placeholder="Find"
-        className="border-edge bg-sheet min-h-7 w-28 min-w-0 rounded-md border px-2"
+        placeholder="Find in the worklog"
+        className="border-edge bg-sheet min-h-7 w-44 min-w-0 rounded-md border px-2"
       />
       <span role="status" className="text-soft empty:hidden">
         {found && `${count(found.entries.size)} ${found.entries.size === 1 ? 'entry' : 'entries'}`}

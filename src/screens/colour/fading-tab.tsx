@@ -28,6 +28,7 @@ import { ReadingsDialog } from './readings-dialog';
 import { Moves, OptionTable } from './option-table';
 import { WhiteningDialog } from './whitening-dialog';
 import { ZonePlaces } from './zone-places';
+import { ListLinks } from '../lists/list-links';
 
 type Sheet = 'eye' | 'meter' | 'photo' | 'readings' | 'whiten';
 
@@ -98,6 +99,7 @@ export function FadingTab({ onTry, opensAt = null }: FadingTabProps) {
             counts more than the distance from new.
           </p>
         </div>
+        <ListLinks of={`/builds/${workbench.build}`} list="fading" />
         <Button onClick={() => setSheet('readings')}>Readings and grades…</Button>
         <Button onClick={() => setSheet('eye')}>
           Note by eye <Key>E</Key>
@@ -109,7 +111,7 @@ export function FadingTab({ onTry, opensAt = null }: FadingTabProps) {
           Read with the meter <Key>R</Key>
         </Button>
       </header>
-      <div className="grid min-h-0 flex-1 max-lg:overflow-auto lg:grid-cols-[1fr_520px]">
+      <div className="grid min-h-0 flex-1 max-lg:overflow-auto lg:grid-cols-[minmax(0,1fr)_minmax(34rem,46%)]">
         <section
           aria-label="Zones that were read"
           className="bg-background text-background-ink min-h-0 overflow-auto px-4 py-3"

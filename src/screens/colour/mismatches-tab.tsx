@@ -20,6 +20,7 @@ import { SchemeDialog } from './scheme-dialog';
 import { MismatchDialog } from './mismatch-dialog';
 import { MismatchRows } from './mismatch-rows';
 import { ZoneBars } from './zone-bars';
+import { ListLinks } from '../lists/list-links';
 
 interface MismatchesTabProps {
   readonly audit: Audit;
@@ -90,6 +91,7 @@ export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabP
               `${audit.cannot.length} cannot be fixed as it should be: the part was never made in that colour.`}
           </p>
         </div>
+        <ListLinks of={`/builds/${workbench.build}`} list="mismatches" />
         <label className="text-right">
           <span className="text-soft flex items-center justify-end gap-1.5 text-[12px]">
             <Key>B</Key> budget

@@ -30,7 +30,7 @@ export function OptionTable({
           <th scope="col" className="py-1 text-left font-normal">
             Option
           </th>
-          <th scope="col" className="px-2 font-normal">
+          <th scope="col" className="px-2 font-normal whitespace-nowrap">
             at most
           </th>
           <th scope="col" className="px-2 font-normal">
@@ -65,7 +65,7 @@ export function OptionTable({
             <td className="px-2">{s.largest.toFixed(1)}</td>
             <td className="px-2">{s.typical.toFixed(1)}</td>
             <td className="px-2">{count(s.touched)}</td>
-            <td className="pl-2">
+            <td className="pl-2 whitespace-nowrap">
               {s.name === 'whiten' && s.unpriced > 0 ? 'not set' : priced(s.cost, s.unpriced)}
               {s.hours !== undefined && s.touched > 0 && `, ${s.hours} h`}
             </td>

@@ -1,11 +1,12 @@
 'use client';
 
+import { useState } from 'react';
 import { alternativesFor, leaveLot, planColour, type Register } from '@/core/mismatch';
 import type { LeftLot } from '@/core/recolouring';
 import { elementName, inColour } from '@/core/parts';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { kinds } from '@/ui/numbers';
+import { kinds, piecesOfKinds } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { thisYear } from '../common/use-register';
 import { differenceWords, LEFT_WORDS } from '../words/colour';
@@ -15,19 +16,58 @@ interface LeftProps {
   readonly register: Register;
 }
 
-/** What stays in its old colour, each with the reason, and what can be done about what is not available. */
+/** Lots that are listed at once for each reason; the rest are one press away. */
+const MOST_ROWS = 12;
+
+/** What stays in its old colour, by the reason, and what can be done about what is not available. */
 export function RecolourLeft({ left, register }: LeftProps) {
   if (left.length === 0) return null;
+  const groups = new Map<LeftLot['because'], LeftLot[]>();
+  for (const l of left) groups.set(l.because, [...(groups.get(l.because) ?? []), l]);
+  const sorted = [...groups].sort(([, a], [, b]) => b.length - a.length);
   return (
     <>
       <h2 className="mt-5 mb-1">What stays, and why</h2>
-      <ul className="grid max-w-4xl gap-x-6 xl:grid-cols-2">
-        {left.slice(0, 60).map((l) => (
-          <LeftRow key={`${l.zone}${l.element}${l.because}`} lot={l} register={register} />
+      {sorted.map(([because, lots]) => (
+        <LeftGroup key={because} because={because} lots={lots} register={register} />
+      ))}
+    </>
+  );
+}
+
+function LeftGroup({
+  because,
+  lots,
+  register,
+}: {
+  because: LeftLot['because'];
+  lots: readonly LeftLot[];
+  register: Register;
+}) {
+  const [all, setAll] = useState(false);
+  const shown = all ? lots : lots.slice(0, MOST_ROWS);
+  return (
+    <details open className="mb-3">
+      <summary className="min-h-7">
+        <b>
+          {piecesOfKinds(
+            lots.reduce((n, l) => n + l.qty, 0),
+            lots.length,
+          )}
+        </b>{' '}
+        {LEFT_WORDS[because]}
+      </summary>
+      <ul className="grid gap-x-6 lg:grid-cols-2">
+        {shown.map((l) => (
+          <LeftRow key={`${l.zone}${l.element}`} lot={l} register={register} />
         ))}
       </ul>
-      {left.length > 60 && <p className="text-faint mt-1">and {kinds(left.length - 60)} more</p>}
-    </>
+      {lots.length > shown.length && (
+        <Button look="bare" className="text-soft mt-1" onClick={() => setAll(true)}>
+          Show {kinds(lots.length - shown.length)} more
+        </Button>
+      )}
+    </details>
   );
 }
 
@@ -47,11 +87,7 @@ function LeftRow({ lot: l, register }: { lot: LeftLot; register: Register }) {
       <Glyph element={l.element} size={28} label="" />
       <span className="min-w-40 flex-1">
         {l.qty} {elementName(l.element)}, <bdi>{zone}</bdi>
-        <span className="text-soft">
-          {' '}
-          {LEFT_WORDS[l.because]}
-          {noted && `; left: ${noted.reason}`}
-        </span>
+        {noted && <span className="text-soft"> left: {noted.reason}</span>}
       </span>
       {near && (
         <Button

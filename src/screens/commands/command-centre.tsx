@@ -5,6 +5,7 @@ import { useEffect } from 'react';
 import { goToRegion, keepFocus } from '@/ui/keep-focus';
 import { usePathname, useRouter } from 'next/navigation';
 import { useStore } from 'zustand';
+import { savePicture } from './save-picture';
 import { createStore } from 'zustand/vanilla';
 import { CommandPalette } from './command-palette';
 import { useCommands, type Command } from './use-commands';
@@ -46,6 +47,7 @@ export function CommandCentre() {
     { name: 'Keys and the log line', key: 'F1', everywhere: true, run: () => openCommandCentre('keys') },
     { name: 'Next part of the page', key: 'F6', everywhere: true, run: () => goToRegion(1) },
     { name: 'Part of the page before', key: 'shift+F6', everywhere: true, run: () => goToRegion(-1) },
+    { name: 'Save a picture of this view (PNG)', run: () => void savePicture() },
     ...places.map(([name, path]) => ({ name: `Go to ${name}`, run: () => router.push(path) })),
   ];
   useCommands(commands);

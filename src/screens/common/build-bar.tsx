@@ -1,13 +1,16 @@
 'use client';
 
-import { Redo2, Undo2 } from 'lucide-react';
+import { Download, Redo2, Undo2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { RadioGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { AppHeader, type ScreenName } from '@/ui/app-header';
 import { count } from '@/ui/numbers';
 import { useBuild } from './build-store';
 import { NoticeLine } from './notice-line';
 import { BACKGROUNDS, type Background, type useBackground } from './use-background';
+
+const FilesDialog = dynamic(() => import('../lists/files-dialog').then((m) => m.FilesDialog));
 
 interface BuildBarProps {
   readonly screen: ScreenName;
@@ -43,11 +46,24 @@ export function BuildBar({ screen, background, children }: BuildBarProps) {
           >
             <Redo2 size={16} aria-hidden />
           </IconButton>
+          <FilesButton build={workbench.build} />
           <BackgroundControl background={background} />
           {children}
         </div>
       </AppHeader>
       <NoticeLine />
+    </>
+  );
+}
+
+function FilesButton({ build }: { build: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <IconButton label="Files and prints" onClick={() => setOpen(true)}>
+        <Download size={16} aria-hidden />
+      </IconButton>
+      {open && <FilesDialog build={build} onClose={() => setOpen(false)} />}
     </>
   );
 }

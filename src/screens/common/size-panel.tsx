@@ -7,6 +7,7 @@ import { growth, inMillimetres, measureSize } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { useBuild } from './build-store';
+import { SizeDrawing } from './size-drawing';
 
 /** Length, width and height in studs and bricks, as found and as built, shown in millimetres and centimetres. */
 export function SizePanel() {
@@ -16,9 +17,10 @@ export function SizePanel() {
   const keep = (which: 'found' | 'built', size: Size | null) => perform(measureSize(workbench, which, size));
   const grown = card?.found && card.built ? growth(card.found, card.built) : null;
   return (
-    <div className="grid max-w-4xl gap-6 overflow-auto p-4 md:grid-cols-2">
+    <div className="grid h-full content-start gap-6 overflow-auto p-4 md:grid-cols-2 xl:grid-cols-[20rem_20rem_minmax(0,1fr)]">
       <SizeForm title="As found" size={card?.found ?? null} onKeep={(s) => keep('found', s)} />
       <SizeForm title="As built" size={card?.built ?? null} onKeep={(s) => keep('built', s)} />
+      <SizeDrawing found={card?.found ?? null} built={card?.built ?? null} />
       {grown && (
         <p className="md:col-span-2">
           It grew by {signedMm(grown.length * 8)} in length, {signedMm(grown.width * 8)} in width and{' '}
@@ -63,7 +65,7 @@ function SizeForm({
       }}
     >
       <h2 className="mb-2 text-[16px]">{title}</h2>
-      <div className="grid grid-cols-3 gap-3">
+      <div className="grid grid-cols-3 items-end gap-3">
         {(
           [
             ['length', 'Length, studs'],

@@ -57,7 +57,7 @@ const commandsFor = <T extends string>(
 ): Command[] =>
   parts.map((p, i) => ({
     name: `Show ${p.words}`,
-    key: `alt+${i + 1}`,
+    key: `alt+${(i + 1) % 10}`,
     everywhere: true,
     group: 'Parts of this page',
     run: () => choose(p.name),

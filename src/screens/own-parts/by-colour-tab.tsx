@@ -7,13 +7,13 @@ import { elementKey, elementName, elementSearch } from '@/core/parts';
 import { asId, type PartId } from '@/core/shared/ids';
 import { stockByColour, type ColourStock, type RareLot } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
-import { buttonClass } from '@/ui/button';
 import { DataTable, type TableColumn } from '@/ui/data-table';
 import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, kinds, pieces, priced } from '@/ui/numbers';
 import { ask } from '../sending/answers';
 import { useInAddress } from '../common/use-in-address';
+import { ListLinks } from '../lists/list-links';
 
 interface ByColourProps {
   readonly stock: StockSnapshot;
@@ -73,9 +73,7 @@ export function ByColourTab({ stock, palette, priceOf }: ByColourProps) {
           <Field label="Colour">
             <Input value={wanted} onChange={(e) => setWanted(e.target.value)} className="w-32" />
           </Field>
-          <a href="/api/stock/files/by-colour.csv" download className={buttonClass()}>
-            Export CSV
-          </a>
+          <ListLinks of="/own-parts" list="by-colour" />
         </div>
         <DataTable
           label="Own parts by colour"
@@ -157,9 +155,7 @@ function RareLots({ revision }: { revision: number }) {
         <Field label="Part or colour">
           <Input value={wanted} onChange={(e) => setWanted(e.target.value)} className="w-32" />
         </Field>
-        <a href="/api/stock/files/left-overs.csv" download className={buttonClass()}>
-          Export CSV
-        </a>
+        <ListLinks of="/own-parts" list="left-overs" />
       </div>
       <DataTable
         label="Left-overs, the rarest first"

@@ -22,6 +22,7 @@ import { SparesTab } from './spares-tab';
 import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
 import { ClaimsTab } from './claims-tab';
+import { ListLinks } from '../lists/list-links';
 
 const PARTS = [
   { name: 'trays', words: 'Trays' },
@@ -81,6 +82,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
               </p>
             </div>
             <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
+            <ListLinks of="/own-parts" list="own-parts" />
             <Link href="/import?for=stock" className={buttonClass()}>
               Import a list
             </Link>

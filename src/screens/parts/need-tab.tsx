@@ -12,6 +12,7 @@ import { list } from '../words/places';
 import { PlaceholdersPanel } from './placeholders-panel';
 import { WaitingPanel } from './waiting-panel';
 import { useOneInAddress } from '../common/use-in-address';
+import { ListLinks } from '../lists/list-links';
 
 /** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
 export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan: () => void }) {
@@ -32,6 +33,7 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
             <h1 className="text-[21px] leading-tight">{headline(need)}</h1>
             <p className="text-soft">{whereFrom(need)}</p>
           </div>
+          <ListLinks of={`/builds/${workbench.build}`} list="needed" />
           {need.missing > 0 && (
             <Button look="main" onClick={onBuyingPlan}>
               Find the best plan

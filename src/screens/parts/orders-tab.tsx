@@ -2,14 +2,13 @@
 
 import { formatDay } from '@/core/shared/forms';
 import { useState } from 'react';
-import { type Order } from '@/core/ledger';
+import { conditionOf, type Order } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { daysBetween, outlookOf, type Outlook } from '@/core/market';
 import { awaited, boxOf, recordOf, type ParcelNews, type SellerRecord } from '@/core/orders';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { boxPrice, count, money, pieces, kinds } from '@/ui/numbers';
-import { saveFile } from '@/ui/save-file';
 import { daysAhead, moveClock } from '@/simulated/clock';
 import { useBuild } from '../common/build-store';
 import { CountForm } from './count-form';
@@ -18,6 +17,7 @@ import { LateOffers, RefundForm } from './late-offers';
 import { sellerWords, useSellers } from '../common/use-sellers';
 import { useParcelNews } from './use-parcel-news';
 import { useToday } from '../common/use-today';
+import { ListLinks } from '../lists/list-links';
 
 /** What is on its way, what is late, and counting in what has come. */
 export function OrdersTab() {
@@ -64,8 +64,7 @@ export function OrdersTab() {
                 {d === 1 ? 'A day on' : 'A week on'}
               </Button>
             ))}
-          <Button onClick={() => saveFile(`/api/builds/${workbench.build}/files/orders.csv`)}>CSV</Button>
-          <Button onClick={() => window.print()}>Print</Button>
+          <ListLinks of={`/builds/${workbench.build}`} list="orders" />
         </span>
       </div>
       <ul className="flex flex-col gap-3">
@@ -180,15 +179,32 @@ function OrderCard({
       {counting ? (
         <CountForm order={order} lots={lots} news={news} onDone={() => setCounting(false)} />
       ) : (
-        <p className="mt-1 flex flex-wrap gap-x-3">
-          {lots.slice(0, 14).map((l) => (
-            <span key={`${l.element}${l.grade}`} className="inline-flex items-center gap-1">
-              <Glyph element={l.element} size={26} label={elementName(l.element)} /> {l.qty}
-            </span>
-          ))}
-          {lots.length > 14 && <span className="text-faint">and {kinds(lots.length - 14)} more</span>}
-        </p>
+        <AwaitedLots lots={lots} />
       )}
     </li>
+  );
+}
+
+/** Lots of an order that are listed; what is more is told in a line, and stands in its list. */
+const MOST_LOTS = 40;
+
+/** What an order still brings: each kind with its pieces, condition and price. */
+function AwaitedLots({ lots }: { lots: ReturnType<typeof awaited> }) {
+  return (
+    <ul className="mt-2 grid gap-x-8 sm:grid-cols-2 xl:grid-cols-3">
+      {lots.slice(0, MOST_LOTS).map((l) => (
+        <li
+          key={`${l.element}${l.grade}`}
+          className="border-rule flex min-h-9 items-center gap-2 border-b last:border-b-0"
+        >
+          <Glyph element={l.element} size={28} label="" />
+          <b className="w-10 text-right">{count(l.qty)}</b>
+          <span className="min-w-0 flex-1">
+            <bdi>{elementName(l.element)}</bdi> <span className="text-soft">{conditionOf(l.grade)}</span>
+          </span>
+        </li>
+      ))}
+      {lots.length > MOST_LOTS && <li className="text-faint">and {kinds(lots.length - MOST_LOTS)} more</li>}
+    </ul>
   );
 }

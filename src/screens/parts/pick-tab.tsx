@@ -4,14 +4,13 @@ import { useMemo, useState } from 'react';
 import { elementName } from '@/core/parts';
 import type { ModificationId } from '@/core/shared/ids';
 import { pickList, PICK_ORDERS, pickOut, type PickOrder } from '@/core/need';
-import { Button } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { modNo, pieces } from '@/ui/numbers';
-import { saveFile } from '@/ui/save-file';
 import { useBuild } from '../common/build-store';
 import { SortingBins } from './sorting-bins';
 import { useOneInAddress } from '../common/use-in-address';
+import { ListLinks } from '../lists/list-links';
 
 /** Getting parts out: in the order of the trays, or for sorting into cups; ticked one by one, on paper too. */
 export function PickTab() {
@@ -60,8 +59,7 @@ export function PickTab() {
               </option>
             ))}
           </Select>
-          <Button onClick={() => saveFile(`/api/builds/${workbench.build}/files/pick-list.csv`)}>CSV</Button>
-          <Button onClick={() => window.print()}>Print</Button>
+          <ListLinks of={`/builds/${workbench.build}`} list="pick-list" />
         </span>
       </div>
       {shown.length > 0 && <SortingBins lots={shown} />}

@@ -20,6 +20,7 @@ import { AddPriceForm } from './add-price-form';
 import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { useInAddress } from '../common/use-in-address';
+import { ListLinks } from '../lists/list-links';
 
 /** The price book: what a piece costs, new and used. Plans are costed from it. */
 export const PricesScreen = ({ opening }: { opening: StockOpening }) => (
@@ -62,6 +63,7 @@ function Prices({ stock }: { stock: StockSnapshot }) {
               </p>
             </div>
             <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
+            <ListLinks of="/own-parts" list="prices" />
             <Link href="/import?for=prices" className={buttonClass('main')}>
               Import a price list
             </Link>

@@ -24,6 +24,8 @@ import { PartStates } from '../common/part-states';
 import { MustStay } from './must-stay';
 import { RulesKept } from './rules-kept';
 import { StatesByPart } from './states-by-part';
+import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
+import { ListLinks } from '../lists/list-links';
 
 interface SumsProps {
   readonly workbench: Workbench;
@@ -300,22 +302,17 @@ function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
 }
 
 function Files({ build }: { build: string }) {
-  const files: [string, string][] = [
-    ['Worklog CSV', 'worklog.csv'],
-    ['Inventory as built, CSV', 'inventory-as-built.csv'],
-    ['Inventory as planned, CSV', 'inventory-as-planned.csv'],
-    ['Spares CSV', 'spares.csv'],
-    ['What came from which box, CSV', 'came-from.csv'],
-    ['Mod file', 'mod.json'],
-  ];
   return (
     <section className="no-print border-rule flex flex-wrap items-center gap-2 border-t pt-3">
       <h2 className="mr-2">Export</h2>
-      {files.map(([words, file]) => (
-        <a key={file} href={`/api/builds/${build}/files/${file}`} download className={buttonClass()}>
-          {words}
-        </a>
+      {BUILD_LIST_NAMES.map((list) => (
+        <span key={list} className="flex items-center gap-2">
+          {BUILD_LIST_TITLES[list]} <ListLinks of={`/builds/${build}`} list={list} />
+        </span>
       ))}
+      <a href={`/api/builds/${build}/files/mod.json`} download className={buttonClass()}>
+        Mod file
+      </a>
     </section>
   );
 }

@@ -14,6 +14,7 @@ import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { BothTab } from './both-tab';
+import { ChartsTab } from './charts-tab';
 import { FromWhichTab } from './from-which-tab';
 import { LeftOverTab } from './left-over-tab';
 import { PatchTab } from './patch-tab';
@@ -36,6 +37,7 @@ export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
 
 const PARTS = [
   { name: 'sums', words: 'Sums' },
+  { name: 'charts', words: 'Charts' },
   { name: 'stages', words: 'Stages' },
   { name: 'tour', words: 'Tour' },
   { name: 'from', words: 'From which' },
@@ -73,6 +75,9 @@ function TallyParts() {
           </div>
           <TabPart name="sums">
             <Sums workbench={workbench} planned={planned} />
+          </TabPart>
+          <TabPart name="charts">
+            <ChartsTab planned={planned} />
           </TabPart>
           <TabPart name="stages">
             <StagesTab planned={planned} />

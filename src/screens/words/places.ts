@@ -1,4 +1,11 @@
-import { accountOwner, placeOf, sourceName, type AccountKey, type RecordSet } from '@/core/ledger';
+import {
+  accountOwner,
+  placeOf,
+  sourceName,
+  type AccountKey,
+  type Place,
+  type RecordSet,
+} from '@/core/ledger';
 
 /** Names of places, looked up in the records at hand. */
 export function placeName(
@@ -31,3 +38,16 @@ export function placeName(
 /** "12 in House front, 4 in tray C4" */
 export const list = (parts: readonly string[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
+/** Where pieces came from that were put onto a model. */
+export const ORIGIN_WORDS: Readonly<Record<Place, string>> = {
+  shipped: 'its own boxes',
+  spares: 'its spares',
+  stock: 'own parts in trays',
+  donor: 'boxes broken up for it',
+  order: 'parcels',
+  outside: 'bought',
+  own: 'own parts, uncounted',
+  gone: 'what was gone',
+  model: 'the model',
+};

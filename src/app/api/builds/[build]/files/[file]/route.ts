@@ -1,17 +1,17 @@
 import { asId, type BuildId } from '@/core/shared/ids';
+import { exportFile, FILES } from '@/server/export-file';
 import { refuse, route } from '@/server/http';
-import { FILES, exportFile, type FileName } from '@/server/export-file';
 import { patiently } from '@/server/workspace';
 
 type Context = { params: Promise<{ build: string; file: string }> };
 
+/** One of a build's files: a list for another program, or what this one reads back. */
 export const GET = route<Context>(async (_, { params }) => {
   const { build, file } = await params;
-  if (!(FILES as readonly string[]).includes(file)) return refuse(404, { refused: 'no such file' });
-  const made = await patiently((handle) => exportFile(handle, asId<BuildId>(build), file as FileName));
+  if (!FILES.includes(file)) return refuse(404, { refused: 'no such file' });
+  const made = await patiently((handle) => exportFile(handle, asId<BuildId>(build), file));
   if (!made) return refuse(404, { refused: 'no such build' });
-  const type = file.endsWith('.csv') ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8';
-  return new Response(made.text, {
-    headers: { 'content-type': type, 'content-disposition': `attachment; filename="${made.name}"` },
+  return new Response(made.bytes, {
+    headers: { 'content-type': made.type, 'content-disposition': `attachment; filename="${made.name}"` },
   });
 });

@@ -4,7 +4,7 @@ import { elementKey, splitElementKey } from '../parts';
 import { moneyAsDecimal } from '../shared/money';
 import { boxOf } from './receive-order';
 import { pickList } from '../need';
-import { writeCsv, type Cell } from '../formats/csv';
+import type { Cell, ListTable } from '../formats/csv';
 
 export const ORDERS_COLUMNS = [
   'seller',
@@ -23,7 +23,7 @@ export const ORDERS_COLUMNS = [
 ] as const;
 
 /** Every order, a row a lot: what was bought, at what price, and how much of it is still on its way. */
-export function ordersCsv(workbench: Workbench): string {
+export function ordersTable(workbench: Workbench): ListTable {
   const rows = workbench.entries
     .filter((e) => e.kind === 'order' || e.kind === 'unpack')
     .flatMap((e) => {
@@ -53,17 +53,16 @@ export function ordersCsv(workbench: Workbench): string {
           ];
         });
     });
-  return writeCsv(ORDERS_COLUMNS, rows);
+  return { heading: ORDERS_COLUMNS, rows };
 }
 
 export const PICK_COLUMNS = ['place', 'quantity', 'part', 'colour', 'print', 'condition'] as const;
 
 /** What planned entries take out of trays, boxes and spares, in the order of the trays. */
-export const pickCsv = (workbench: Workbench): string =>
-  writeCsv(
-    PICK_COLUMNS,
-    pickList(workbench, 'tray').map((l): Cell[] => {
-      const { part, colour, print } = splitElementKey(l.element);
-      return [l.where, l.qty, part, colour, print, l.grade];
-    }),
-  );
+export const pickTable = (workbench: Workbench): ListTable => ({
+  heading: PICK_COLUMNS,
+  rows: pickList(workbench, 'tray').map((l): Cell[] => {
+    const { part, colour, print } = splitElementKey(l.element);
+    return [l.where, l.qty, part, colour, print, l.grade];
+  }),
+});
