@@ -162,7 +162,7 @@ class Solve {
   }
 
   private get isClosed(): boolean {
-    return this.best !== null && this.best.saved.unmet === 0 && this.floor >= this.best.plan.cost;
+    return this.best !== null && this.best.whole && this.floor >= this.best.plan.cost;
   }
 
   private report(): void {
@@ -201,7 +201,7 @@ class Solve {
   private plan(): BuyingPlan {
     if (!this.best) return NOTHING;
     const { plan, whole } = this.best;
-    const closed = plan.unmet.length === 0 && (this.proven || this.floor >= plan.cost);
+    const closed = whole && (this.proven || this.floor >= plan.cost);
     const floor = closed ? plan.cost : whole ? Math.min(plan.cost, Math.max(plan.floor, this.floor)) : 0;
     return { ...plan, status: closed ? 'optimal' : 'bestSoFar', floor };
   }

@@ -45,6 +45,13 @@ export function boughtFor(used: number, min: number, multiple: number): number {
   return multiple === 1 ? wanted : Math.ceil(wanted / multiple) * multiple;
 }
 
+/** What each of `n` pieces of an offer comes to where no more are wanted of it: what packs leave over is paid too. */
+export function priceOfNeed(c: Compiled, offer: number, n: number): number {
+  const [min, multiple] = [c.offerMin[offer]!, c.offerMultiple[offer]!];
+  const price = c.offerPrice[offer]!;
+  return n >= min && multiple === 1 ? price : (price * boughtFor(n, min, multiple)) / n;
+}
+
 /**
  * Turns a problem into arrays, leaving out what can serve no lot and what is dominated: another offer of the same seller
  * that is no dearer and no heavier, serves all the same lots, is sold as freely and has stock for all their need.

@@ -8,6 +8,9 @@ import type { Compiled } from './compile';
  */
 export class LowerBound {
   best = -Infinity;
+  /** How often each seller was open, and how many copies of each box were bought, over the last steps: shares tell what is torn. */
+  readonly openShare: Float64Array;
+  readonly copiesShare: Float64Array;
   readonly reduced: Float64Array;
   private readonly lambda: Float64Array;
   private readonly mu: Float64Array;
@@ -17,6 +20,7 @@ export class LowerBound {
   private idle = 0;
   private readonly lotsOfSeller: readonly Int32Array[];
   private readonly offersOfPair: readonly (readonly Int32Array[])[];
+  private readonly pairs: Pairs;
   private bestLambda: Float64Array;
   private bestMu: Float64Array;
 
@@ -24,18 +28,37 @@ export class LowerBound {
     private readonly c: Compiled,
     /** What can be met of each lot. */
     private readonly need: Int32Array,
+    /** What is settled beforehand: a part of all plans, of which the floor then is. */
+    private readonly settled: Settled = nothingSettled(c),
+    from: Multipliers | null = null,
   ) {
+    this.openShare = new Float64Array(c.sellers);
+    this.copiesShare = new Float64Array(c.donorPrice.length);
     this.reduced = new Float64Array(c.sellers);
     this.lambda = new Float64Array(c.lots);
     this.mu = new Float64Array(c.sellers);
     this.direction = new Float64Array(c.lots);
     this.muDirection = new Float64Array(c.sellers);
-    const pairs = pairsOf(c);
+    const pairs = from?.pairs ?? pairsOf(c);
+    this.pairs = pairs;
     this.lotsOfSeller = pairs.lots;
     this.offersOfPair = pairs.offers;
-    for (let l = 0; l < c.lots; l++) this.lambda[l] = this.firstPrice(l);
+    for (let l = 0; l < c.lots; l++) this.lambda[l] = from ? from.lambda[l]! : this.firstPrice(l);
+    if (from) {
+      this.mu.set(from.mu);
+      this.scale = 0.4;
+    }
     this.bestLambda = Float64Array.from(this.lambda);
     this.bestMu = Float64Array.from(this.mu);
+  }
+
+  /** Where another floor, of a part of the plans, may begin. */
+  get multipliers(): Multipliers {
+    return {
+      lambda: Float64Array.from(this.bestLambda),
+      mu: Float64Array.from(this.bestMu),
+      pairs: this.pairs,
+    };
   }
 
   /** A low quantile of a lot's prices, and a little for postage. */
@@ -94,15 +117,18 @@ export class LowerBound {
     let value = 0;
     for (let l = 0; l < this.c.lots; l++) value += this.lambda[l]! * this.need[l]!;
     for (let s = 0; s < this.c.sellers; s++) {
-      shares[s] = this.seller(s, taken, muGradient);
-      value += Math.min(0, shares[s]!);
+      const [shut, forced] = [this.settled.sellers[s] === SHUT, this.settled.sellers[s] === OPENED];
+      shares[s] = shut ? Infinity : this.seller(s, taken, muGradient, forced);
+      const cost = forced ? shares[s]! : Math.min(0, shares[s]!);
+      value += cost;
+      this.openShare[s] = KEPT * this.openShare[s]! + (1 - KEPT) * (forced || cost < 0 ? 1 : 0);
     }
     for (let d = 0; d < this.c.donorPrice.length; d++) value += this.donor(d, taken);
     return value;
   }
 
   /** The least that a seller's parcel comes to with pieces paid by their lots' prices; what it takes is noted. */
-  private seller(s: number, taken: Float64Array, muGradient: Float64Array): number {
+  private seller(s: number, taken: Float64Array, muGradient: Float64Array, forced: boolean): number {
     const { c } = this;
     const mu = this.mu[s]!;
     const items: Item[] = [];
@@ -126,7 +152,7 @@ export class LowerBound {
       }
     }
     items.sort((a, b) => b.rate - a.rate);
-    return this.pack(s, items, mu * c.minOrder[s]!, taken, muGradient);
+    return this.pack(s, items, mu * c.minOrder[s]!, taken, muGradient, forced);
   }
 
   /** Fills bands in one pass: items by profit for each gram, and at each band's end the profit so far. */
@@ -136,6 +162,7 @@ export class LowerBound {
     fixed: number,
     taken: Float64Array,
     muGradient: Float64Array,
+    forced: boolean,
   ): number {
     const { c } = this;
     const [limits, pence] = [c.bandGrams[s]!, c.bandPence[s]!];
@@ -157,7 +184,7 @@ export class LowerBound {
       weight += whole;
     }
     if (band < limits.length) settle(band, profit);
-    if (best < 0) this.note(s, items, limits[bestBand]!, taken, muGradient);
+    if (bestBand >= 0 && (best < 0 || forced)) this.note(s, items, limits[bestBand]!, taken, muGradient);
     return best;
   }
 
@@ -194,12 +221,14 @@ export class LowerBound {
 
   private donor(d: number, taken: Float64Array): number {
     const { c } = this;
-    let [best, bestCopies] = [0, 0];
-    for (let copies = 1; copies <= c.donorMax[d]!; copies++) {
+    const [least, most] = [this.settled.leastCopies[d]!, this.settled.mostCopies[d]!];
+    let [best, bestCopies] = least > 0 ? [Infinity, least] : [0, 0];
+    for (let copies = Math.max(1, least); copies <= most; copies++) {
       const cost = c.donorPrice[d]! * copies - this.yieldOf(d, copies, null);
       if (cost < best) [best, bestCopies] = [cost, copies];
     }
     if (bestCopies > 0) this.yieldOf(d, bestCopies, taken);
+    this.copiesShare[d] = KEPT * this.copiesShare[d]! + (1 - KEPT) * bestCopies;
     return best;
   }
 
@@ -218,6 +247,37 @@ export class LowerBound {
     }
     return worth;
   }
+}
+
+/** Share of what was seen before that counts on, at each step. */
+const KEPT = 0.9;
+
+export const SHUT = -1;
+export const OPENED = 1;
+
+/** What is settled of a plan: sellers shut or opened, and between how many copies of each box there are. */
+export interface Settled {
+  readonly sellers: Int8Array;
+  readonly leastCopies: Int32Array;
+  readonly mostCopies: Int32Array;
+}
+
+export const nothingSettled = (c: Compiled): Settled => ({
+  sellers: new Int8Array(c.sellers),
+  leastCopies: new Int32Array(c.donorPrice.length),
+  mostCopies: Int32Array.from(c.donorMax),
+});
+
+interface Pairs {
+  readonly lots: readonly Int32Array[];
+  readonly offers: readonly (readonly Int32Array[])[];
+}
+
+/** Prices of the needs, and shares of the least orders, that a floor has come to. */
+export interface Multipliers {
+  readonly lambda: Float64Array;
+  readonly mu: Float64Array;
+  readonly pairs: Pairs;
 }
 
 interface Item {

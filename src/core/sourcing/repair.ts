@@ -36,9 +36,14 @@ export function fillLot(state: State, lot: number, rules: RepairRules, random: R
       if (state.active[s] === 0 && rules.sunk[s] === 0 && c.offerPrice[o]! + c.firstPence[s]! / n >= bestCost)
         continue;
       const each = state.marginal(o, n, rules.sunk[s]!) / n;
-      if (each >= bestCost) continue;
+      const multiple = c.offerMultiple[o]!;
+      // Sold in packs: whole packs alone may cost less a piece than all that is open, of which the last is begun.
+      const whole = multiple > 1 && n % multiple > 0 ? n - (n % multiple) : 0;
+      const eachWhole = whole > 0 ? state.marginal(o, whole, rules.sunk[s]!) / whole : Infinity;
+      const least = eachWhole < each ? eachWhole : each;
+      if (least >= bestCost) continue;
       if (rules.blink > 0 && random() < rules.blink) continue;
-      [best, bestN, bestCost] = [o, n, each];
+      [best, bestN, bestCost] = [o, eachWhole < each ? whole : n, least];
     }
     if (best < 0 || bestCost === Infinity) return;
     state.give(lot, best, bestN);

@@ -1,14 +1,19 @@
 import { between, type Random } from '../shared/random';
-import type { Compiled } from './compile';
+import { postageOf, priceOfNeed, type Compiled } from './compile';
 import { filledAtOnce, filledByAdded } from './first-plans';
 import { OPEN_LOT, Parcels } from './parcels';
+import { meetMore } from './meet-more';
 import { fillLots, type RepairRules } from './repair';
 import { scoreOf, State, type Saved } from './state';
 
-/** Share of the moves that are ejection chains. */
+/** Share of the moves that put one lot, or two, elsewhere and fill nothing anew. */
+const RELOCATIONS = 0.75;
+/** Share of the others that are ejection chains. */
 const CHAINS = 0.3;
 /** Closed sellers looked at before one is tried. */
 const CANDIDATES = 8;
+/** Share of the closings that close two at once. */
+const PAIRS = 0.25;
 
 /**
  * Large-neighbourhood search over plans (Shaw 1998; simulated annealing after Kirkpatrick, Gelatt and Vecchi 1983):
@@ -38,6 +43,8 @@ export class Search {
     const own = [filledAtOnce(begin, true), filledByAdded(begin)];
     const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
     const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
+    // What can be met is met from the start: what a search has, it never gives up.
+    if (first.unmet > 0 && !donors) meetMore(first);
     this.state = first;
     this.best = first.save();
     this.shut = new Uint8Array(c.sellers);
@@ -83,6 +90,7 @@ export class Search {
   }
 
   private move(): void {
+    if (this.random() < RELOCATIONS) return this.random() < 0.8 ? this.relocate() : this.exchange();
     if (this.random() < CHAINS) return this.parcels.chain();
     const r = this.random();
     if (r < 0.12) this.freeSome();
@@ -93,6 +101,62 @@ export class Search {
     else if (r < 0.84) this.close(true);
     else if (r < 0.94 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
     else this.changeDonor();
+  }
+
+  /** An offer of a lot in another open parcel with room, the cheaper the likelier; -1 where a few tries find none. */
+  private elsewhere(lot: number, from: number): number {
+    const { c, state, random } = this;
+    const offers = c.offersOfLot[lot]!;
+    for (let tries = 0; tries < 6; tries++) {
+      const o = offers[Math.floor(random() * random() * offers.length)]!;
+      if (o !== from && state.active[c.offerSeller[o]!]! > 0 && state.room(o) > 0) return o;
+    }
+    return -1;
+  }
+
+  /** An offer that serves a lot now, at random; -1 for one that has none. */
+  private servedBy(lot: number): number {
+    const sources = this.state.from[lot]!;
+    let at = Math.floor(this.random() * sources.size);
+    for (const source of sources.keys()) if (at-- === 0) return source;
+    return -1;
+  }
+
+  /** Some pieces of a lot go to another parcel that is open, whether or not that is cheaper there at once. */
+  private relocate(): void {
+    const { state, c, random } = this;
+    const lot = between(random, 0, c.lots - 1);
+    const from = this.servedBy(lot);
+    if (from < 0) return;
+    const to = this.elsewhere(lot, from);
+    if (to < 0) return;
+    const had = state.from[lot]!.get(from)!;
+    const wanted = random() < 0.25 ? between(random, 1, had) : had;
+    state.give(lot, from, -wanted);
+    state.give(lot, to, Math.min(wanted, state.room(to)));
+    if (state.open[lot]! > 0) state.give(lot, from, Math.min(state.open[lot]!, state.room(from)));
+  }
+
+  /** Two lots change places between two parcels: what neither could do alone where a band or a least order is full. */
+  private exchange(): void {
+    const { state, c, random } = this;
+    const lot = between(random, 0, c.lots - 1);
+    const from = this.servedBy(lot);
+    if (from < 0) return;
+    const to = this.elsewhere(lot, from);
+    if (to < 0) return;
+    const [s, t] = [c.offerSeller[from]!, c.offerSeller[to]!];
+    const back = this.parcels.lotsOf(t);
+    const other = back[between(random, 0, back.length - 1)];
+    if (other === undefined || other === lot) return;
+    const home = c.offersOfLot[other]!.find((o) => c.offerSeller[o] === s && state.room(o) > 0);
+    if (home === undefined || s === t) return;
+    const had = state.from[lot]!.get(from)!;
+    state.give(lot, from, -had);
+    this.parcels.takeLotBack(other, t);
+    state.give(lot, to, Math.min(had, state.room(to)));
+    state.give(other, home, Math.min(state.open[other]!, state.room(home)));
+    if (state.open[lot]! > 0 || state.open[other]! > 0) fillLots(state, [lot, other], this.rules(), random);
   }
 
   private rules(): RepairRules {
@@ -168,15 +232,18 @@ export class Search {
     const open = this.parcels.openSellers();
     if (open.length === 0) return;
     const pick = () => open[between(this.random, 0, open.length - 1)]!;
-    let [a, b] = [pick(), pick()];
-    if (this.state.value[b]! < this.state.value[a]!) a = b;
-    const other = exchange ? this.closedSeller() : -1;
+    const [one, two] = [pick(), pick()];
+    const a = this.state.value[two]! < this.state.value[one]! ? two : one;
     const lots = this.takeBack(a);
+    const also = open.length > 2 && this.random() < PAIRS ? pick() : a;
+    if (also !== a) lots.push(...this.takeBack(also));
     this.shut[a] = 1;
+    this.shut[also] = 1;
+    const other = exchange ? this.closedSeller() : -1;
     if (other >= 0) this.openWith(other, lots);
     else this.refill(lots);
     this.shut[a] = 0;
-    b = a;
+    this.shut[also] = 0;
   }
 
   private openOne(): void {
@@ -184,37 +251,58 @@ export class Search {
     if (other >= 0) this.openWith(other, []);
   }
 
-  /** A closed seller out of a few at random: the one whose prices would save most, told roughly. */
+  /**
+   * A closed seller out of a few at random: the one whose parcel would save most, told roughly. Lots that are open would
+   * go to the cheapest parcel there is, so that is what they are taken to pay.
+   */
   private closedSeller(): number {
     const { c, state, promise, random } = this;
     if (c.sellers === 0) return -1;
-    for (let lot = 0; lot < c.lots; lot++) this.paid[lot] = this.dearest(lot);
+    for (let lot = 0; lot < c.lots; lot++)
+      this.paid[lot] = state.open[lot]! > 0 ? this.cheapestOpen(lot) : this.dearest(lot);
     let [best, most] = [-1, -Infinity];
     for (let i = 0; i < CANDIDATES; i++) {
       const s = between(random, 0, c.sellers - 1);
       if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;
-      const saved = this.savingOf(s) * (0.6 + 0.8 * random()) * (promise ? 0.5 + promise[s]! : 1);
+      const gain = this.savingOf(s);
+      const saved = gain * (0.6 + 0.8 * random()) * (gain > 0 && promise ? 0.5 + promise[s]! : 1);
       if (saved > most) [best, most] = [s, saved];
     }
     return best;
   }
 
-  /** What a closed seller's prices would save at most on the lots as they are `paid` now, in pence before his postage. */
+  /** The bare price at which an open parcel could give a lot; a large one where none can. */
+  private cheapestOpen(lot: number): number {
+    const { c, state } = this;
+    const offers = c.offersOfLot[lot]!;
+    for (let i = 0; i < offers.length; i++) {
+      const s = c.offerSeller[offers[i]!]!;
+      if (state.active[s]! > 0 && !this.shut[s] && state.room(offers[i]!) > 0)
+        return c.offerPrice[offers[i]!]!;
+    }
+    return OPEN_LOT;
+  }
+
+  /** What a closed seller's prices would save on the lots as they are `paid` now, less his postage and what his least order lacks. */
   private savingOf(seller: number): number {
     const { c, paid } = this;
     const offers = c.offersOfSeller[seller]!;
-    let saved = 0;
+    let [saved, value, grams] = [0, 0, 0];
     for (let i = 0; i < offers.length; i++) {
       const o = offers[i]!;
       const price = c.offerPrice[o]!;
       const lots = c.acceptedBy[c.offerElement[o]!]!;
       for (let k = 0; k < lots.length; k++) {
-        const more = paid[lots[k]!]! - price;
-        if (more > 0)
-          saved += (more > OPEN_LOT ? OPEN_LOT : more) * Math.min(c.need[lots[k]!]!, c.offerCap[o]!);
+        const n = Math.min(c.need[lots[k]!]!, c.offerCap[o]!);
+        const more = paid[lots[k]!]! - priceOfNeed(c, o, n);
+        if (more <= 0) continue;
+        saved += (more > OPEN_LOT ? OPEN_LOT : more) * n;
+        value += price * n;
+        grams += n * c.grams[c.offerElement[o]!]!;
       }
     }
-    return saved;
+    const short = c.minOrder[seller]! - value;
+    return saved - Math.min(postageOf(c, seller, grams), 1e6) - (short > 0 ? short : 0);
   }
 
   /** Tries a seller as though his parcel were paid: lots that he serves cheaper come to him, and others with them. */
@@ -224,7 +312,7 @@ export class Search {
     for (const o of c.offersOfSeller[seller]!) {
       for (const lot of c.acceptedBy[c.offerElement[o]!]!) {
         if (lots.has(lot)) continue;
-        if (this.dearest(lot) > c.offerPrice[o]! && random() < 0.9) {
+        if (this.dearest(lot) > priceOfNeed(c, o, c.need[lot]!) && random() < 0.9) {
           state.freeLot(lot);
           lots.add(lot);
         }
@@ -236,12 +324,12 @@ export class Search {
     this.sunk[seller] = 0;
   }
 
-  /** The dearest bare price that a lot pays now; Infinity while it lacks pieces. */
+  /** The dearest price that a lot pays for a piece now, what packs leave over with it; Infinity while it lacks pieces. */
   private dearest(lot: number): number {
     if (this.state.open[lot]! > 0) return Infinity;
     let most = -1;
     for (const [source] of this.state.from[lot]!)
-      if (source >= 0) most = Math.max(most, this.c.offerPrice[source]!);
+      if (source >= 0) most = Math.max(most, this.state.priceUsed(source));
     return most;
   }
 

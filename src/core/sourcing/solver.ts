@@ -1,7 +1,7 @@
 import { seededRandom, type Random } from '../shared/random';
 import { cheapestEach, fewestSellers } from './by-hand';
 import { compile, type Compiled } from './compile';
-import { LowerBound } from './lower-bound';
+import { Branching } from './branching';
 import { planOf } from './plan';
 import type { BuyingPlan, Problem } from './problem';
 import { reachableNeed } from './reachable';
@@ -27,7 +27,7 @@ export class Solver {
   readonly byHand: BuyingPlan['byHand'];
   private readonly random: Random;
   private readonly reachable: Int32Array;
-  private madeBounds: LowerBound | null = null;
+  private madeBounds: Branching | null = null;
   private search: Search;
   private trial: DonorTrial | null = null;
   private boundSteps = 0;
@@ -49,8 +49,8 @@ export class Solver {
     this.search = new Search(this.c, this.random, [each, fewest]);
   }
 
-  private get lowerBounds(): LowerBound {
-    return (this.madeBounds ??= new LowerBound(this.c, this.reachable));
+  private get bounds(): Branching {
+    return (this.madeBounds ??= new Branching(this.c, this.reachable));
   }
 
   get best(): Saved {
@@ -73,8 +73,13 @@ export class Solver {
     return this.best.unmet <= this.unreachable;
   }
 
+  /** What the floor is to reach: the cost of the best plan, or far more where that leaves unmet what can be had. */
+  private get boundTarget(): number {
+    return this.leavesLeast ? this.best.cost : 2 * this.best.cost;
+  }
+
   get isProven(): boolean {
-    return this.floor >= Math.round(this.best.cost) && this.best.unmet === 0;
+    return this.leavesLeast && this.floor >= Math.round(this.best.cost);
   }
 
   /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
@@ -85,8 +90,21 @@ export class Solver {
     );
     const others = Array.from({ length: this.c.sellers }, (_, s) => s)
       .filter((s) => !used.has(s))
-      .sort((a, b) => this.lowerBounds.reduced[a]! - this.lowerBounds.reduced[b]!);
+      .sort((a, b) => this.bounds.root.reduced[a]! - this.bounds.root.reduced[b]!);
     return [...used, ...others.slice(0, Math.max(0, count - used.size))];
+  }
+
+  /** Pieces of each lot that the best plan has: what a model of a part of the sellers is to meet. */
+  get met(): Int32Array {
+    return Int32Array.from(this.best.from, (rows) => rows.reduce((n, [, pieces]) => n + pieces, 0));
+  }
+
+  /** How many sellers the best plan buys from. */
+  get parcels(): number {
+    const used = new Set<number>();
+    for (const rows of this.best.from)
+      for (const [source] of rows) if (source >= 0) used.add(this.c.offerSeller[source]!);
+    return used.size;
   }
 
   /** Takes in a plan found elsewhere. */
@@ -109,7 +127,7 @@ export class Solver {
 
   /** One step of the floor alone; gives the floor. */
   boundStep(): number {
-    this.lowerBounds.step(this.best.cost);
+    this.bounds.step(this.boundTarget);
     return this.floor;
   }
 
@@ -117,9 +135,9 @@ export class Solver {
   work(fraction: number): void {
     // Twice as fast as the time at first: its prices steer the search.
     if (this.boundSteps < this.options.boundSteps * Math.min(1, 0.1 + 1.8 * fraction)) {
-      this.lowerBounds.step(this.best.cost);
+      this.bounds.step(this.boundTarget);
       this.boundSteps++;
-      if (this.boundSteps % 10 === 0) this.search.steer(this.lowerBounds.reduced);
+      if (this.boundSteps % 10 === 0) this.search.steer(this.bounds.root.reduced);
     }
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
@@ -127,9 +145,9 @@ export class Solver {
   }
 
   private tryDonors(fraction: number): void {
-    this.trial ??= new DonorTrial(donorChoices(this.c, this.lowerBounds, this.best), (copies) => {
+    this.trial ??= new DonorTrial(donorChoices(this.c, this.bounds.root, this.best), (copies) => {
       const rival = new Search(this.c, this.random, [], copies);
-      rival.steer(this.lowerBounds.reduced);
+      rival.steer(this.bounds.root.reduced);
       return rival;
     });
     const rival = this.trial.work(fraction);

@@ -1,4 +1,4 @@
-import { boughtFor, postageOf, type Compiled } from './compile';
+import { boughtFor, postageOf, priceOfNeed, type Compiled } from './compile';
 
 /** What an unmet piece weighs beside pence: more than any plan could save by it. */
 export const UNMET = 1e7;
@@ -129,6 +129,12 @@ export class State {
     const more = Math.floor((c.maxGrams[s]! - this.grams[s]! + 1e-9) / each);
     const most = Math.floor((bought + Math.max(0, more)) / multiple) * multiple;
     return most < min ? 0 : Math.min(c.offerCap[offer]!, most) - this.used[offer]!;
+  }
+
+  /** What a piece in use of an offer comes to, with what its packs or its least number leave over. */
+  priceUsed(offer: number): number {
+    const used = this.used[offer]!;
+    return used > 0 ? priceOfNeed(this.c, offer, used) : this.c.offerPrice[offer]!;
   }
 
   /** What `n` more pieces of an offer would cost. `sunk` = what of the parcel's cost is paid already in thought. */

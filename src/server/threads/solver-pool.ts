@@ -8,6 +8,8 @@ import { WaitingLine } from './waiting-line';
 /** At most as many threads as there are cores; two wait warm, since starting one and compiling its code takes time. */
 export const MOST_THREADS = Math.max(1, os.availableParallelism());
 const WARM = Math.min(2, MOST_THREADS);
+/** One more waits: a solver that overran is ended with its thread, and whoever comes next is not to wait for a new one. */
+const SPARE = 1;
 /** Threads that have worked and then rest so long are ended and begun anew: a solver keeps the memory it once had. */
 const REST_MS = 15_000;
 
@@ -54,7 +56,7 @@ function forget(thread: Worker): void {
 
 /** Starts what threads are wanting, so that they are warm when somebody asks. */
 export function readyThreads(): void {
-  while (pool.idle.length < WARM - pool.busy) pool.idle.push(start());
+  while (pool.idle.length < WARM + SPARE - pool.busy) pool.idle.push(start());
 }
 
 function rest(): void {

@@ -12,6 +12,8 @@ export interface ExactOptions {
   readonly seconds: number;
   /** Relative gap at which it is good enough. */
   readonly gap: number;
+  /** Share of the work that goes to finding plans rather than to the bound; left out = the solver's own. */
+  readonly effort?: number;
   /** Branches after which it ends, where it is to end alike every time; left out = as many as there is time for. */
   readonly nodes?: number;
   /** Called with every better solution. */
@@ -54,6 +56,7 @@ export function solveExactly(solver: Highs, p: LinearModel, options: ExactOption
       model.options.set('output_flag', false);
       model.options.set('time_limit', Math.max(0.05, options.seconds));
       model.options.set('mip_rel_gap', options.gap);
+      if (options.effort !== undefined) model.options.set('mip_heuristic_effort', options.effort);
       if (options.nodes !== undefined) model.options.set('mip_max_nodes', options.nodes);
       if (options.start) model.setSolution({ colValue: options.start });
       const kinds = solver.constants.callbackType;

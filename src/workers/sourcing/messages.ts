@@ -4,11 +4,11 @@ import type { CutPlan, CutProblem } from '@/core/stickers/cutting';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**
- * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `trial` tries choices of
+ * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `around` solves the sellers of the best one with a few more, `trial` tries choices of
  * donor boxes, `whole` solves the whole linear model and proves a floor, `floor` proves one by relaxation alone, `steps`
  * searches for so many steps and no longer.
  */
-export type Role = 'search' | 'trial' | 'whole' | 'floor' | 'steps';
+export type Role = 'search' | 'around' | 'trial' | 'whole' | 'floor' | 'steps';
 
 /** A request as it came: the threads read it themselves, so that however large it is nobody else waits for it. */
 export interface Asked {

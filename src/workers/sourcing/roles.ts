@@ -5,7 +5,7 @@ const LARGE = 8000;
 /** Below so many the whole linear model is solved in a moment, and a second thread would only slow it. */
 const SMALL = 600;
 /** Seconds that a step of the floor takes for each offer, about. */
-const FLOOR_STEP = 4.3e-7;
+const FLOOR_STEP = 1e-7;
 /** Share of the time that a search gives to the floor, whose prices steer it. */
 const FLOOR_SHARE = 0.3;
 
@@ -18,18 +18,24 @@ export const isShort = (offers: number, seconds: number): boolean => seconds < M
 export function rolesFor(offers: number, seconds: number): readonly Role[] {
   const short = isShort(offers, seconds);
   if (offers < SMALL) return ['whole'];
-  if (!isLarge(offers)) return short ? ['search', 'search'] : ['whole', 'search'];
+  if (!isLarge(offers)) return short ? ['around', 'around'] : ['whole', 'search'];
   return short ? ['search', 'floor'] : ['search', 'trial'];
 }
 
 /** Steps of the floor that a role takes beside its own work. */
 export function boundStepsFor(role: Role, offers: number, seconds: number): number {
   if (role === 'whole' || (isLarge(offers) && isShort(offers, seconds))) return 0;
-  return Math.min(700, Math.ceil(45 * seconds), Math.ceil((FLOOR_SHARE * seconds) / (offers * FLOOR_STEP)));
+  // Prices that steer a search are good enough after some hundred steps; beyond them only the floor itself gains.
+  const most = role === 'trial' ? Infinity : 400;
+  return Math.min(
+    most,
+    Math.ceil(((role === 'around' ? 0.08 : FLOOR_SHARE) * seconds) / (offers * FLOOR_STEP)),
+  );
 }
 
-/** How much of the time a search has before parts of its plan are solved exactly. */
-export function searchShare(offers: number, seconds: number): number {
-  if (isShort(offers, seconds)) return isLarge(offers) ? 1 : 0.22;
-  return isLarge(offers) ? 0.6 : 0.2;
+/** How much of the time a search has before its plan, or parts of it, are solved exactly. */
+export function searchShare(role: Role, offers: number, seconds: number): number {
+  if (role === 'around') return 0.4;
+  if (isShort(offers, seconds)) return isLarge(offers) ? 1 : 0.6;
+  return isLarge(offers) ? 0.6 : 0.4;
 }

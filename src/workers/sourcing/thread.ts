@@ -128,6 +128,48 @@ async function solveParts(job: Job): Promise<void> {
   }
 }
 
+/** Sellers beside those in use that a model around the best plan has at first, and how many more each time. */
+const AROUND = { first: 4, more: 4 };
+/** The least time that such a model is worth, in seconds. */
+const AROUND_LEAST = 0.25;
+/** Share of the time that it has before the whole is solved. */
+const AROUND_SHARE = 0.3;
+
+/**
+ * Solves the model of the sellers in use and of a few promising ones, boxes free: small enough to be solved nearly to the
+ * end, and what it leaves out seldom matters. Then of a few more, and so forth.
+ */
+async function solveAround(job: Job, until: number): Promise<void> {
+  const solver = await highs();
+  const { solver: own } = job;
+  // It overruns: what it is given ends a little before the time does.
+  const left = () => Math.min(job.left, until - job.elapsed) - 0.12;
+  for (let more = AROUND.first; !job.over && left() > AROUND_LEAST; more += AROUND.more) {
+    job.listen();
+    const sellers = own.promising(own.parcels + more).filter((s) => own.c.offersOfSeller[s]!.length > 0);
+    const model = modelOf(own.c, sellers, own.met);
+    const take = (values: Float64Array): void => {
+      own.adoptExactly(model.decode(values));
+      job.tellBest();
+    };
+    const answer = solveExactly(solver, model.linearModel, {
+      start: model.encode(own.best),
+      seconds: left(),
+      gap: 1e-4,
+      effort: 0.1,
+      onBetter: take,
+      onBound: () => {
+        job.listen();
+        return job.over;
+      },
+    });
+    if (answer.values) take(answer.values);
+    if (sellers.length >= own.c.sellers) return;
+    for (let i = 0; i < 8; i++) own.work(0.97);
+    job.tellBest();
+  }
+}
+
 /** Solves the whole linear model: right for small and middling problems, and it proves a floor. */
 async function solveWhole(job: Job): Promise<void> {
   const solver = await highs();
@@ -137,12 +179,13 @@ async function solveWhole(job: Job): Promise<void> {
     (s) => c.offersOfSeller[s]!.length > 0,
   );
   const model = modelOf(c, sellers, need);
-  // A moment of search first: what the solver begins with is then worth having.
+  // A moment of search first, and of the sellers it uses: what the solver begins with is then worth having.
   const wait = c.offers < 500 ? 0.05 : Math.min(0.8, job.task.seconds * 0.1);
   const until = job.elapsed + wait;
   while (!job.over && job.elapsed < until) job.solver.work(1 - (until - job.elapsed) / wait);
   job.tellBest();
   job.listen();
+  if (c.offers >= 500) await solveAround(job, AROUND_SHARE * job.task.seconds);
   const take = (values: Float64Array): void => {
     job.solver.adoptExactly(model.decode(values));
     job.tellBest();
@@ -194,8 +237,11 @@ async function solve(task: Task): Promise<void> {
   else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, 1);
   else if (task.role === 'floor') proveBound(job);
-  else {
-    searchUntil(job, searchShare(job.compiled.offers, task.seconds));
+  else if (task.role === 'around') {
+    searchUntil(job, searchShare(task.role, job.compiled.offers, task.seconds));
+    await solveAround(job, task.seconds);
+  } else {
+    searchUntil(job, searchShare(task.role, job.compiled.offers, task.seconds));
     if (!job.over) await solveParts(job);
   }
   job.tell({ say: 'done' });
