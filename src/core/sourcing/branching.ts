@@ -1,9 +1,13 @@
 import type { Compiled } from './compile';
 import { LowerBound, nothingSettled, OPENED, SHUT, type Multipliers, type Settled } from './lower-bound';
 
-/** Steps of the first floor, and of each that begins where another came to. */
-const FIRST_STEPS = 160;
-const MORE_STEPS = 24;
+/** Steps of the first floor, and the most of each that begins where another came to. */
+const FIRST_STEPS = 600;
+const MORE_STEPS = 120;
+/** Every so manieth step goes to the floor of all plans. */
+const ROOT_EVERY = 3;
+/** How often a node with all settled is looked at. */
+const ROUNDS = 8;
 /** Nodes that are kept: beyond them the worst are only remembered by their floor. */
 const MOST_NODES = 4000;
 /** A share as near to a whole number as this is not torn. */
@@ -13,6 +17,8 @@ interface Node {
   readonly settled: Settled;
   readonly floor: number;
   readonly multipliers: Multipliers | null;
+  /** How often it was looked at with all settled. */
+  readonly rounds: number;
 }
 
 /**
@@ -28,13 +34,14 @@ export class Branching {
   private at: { node: Node; floor: LowerBound; steps: number } | null = null;
   /** The least floor of what is no longer looked at, having been found no better than the best plan. */
   private closed = Infinity;
+  private steps = 0;
 
   constructor(
     private readonly c: Compiled,
     private readonly need: Int32Array,
   ) {
     this.root = new LowerBound(c, need);
-    this.open.push({ settled: nothingSettled(c), floor: -Infinity, multipliers: null });
+    this.open.push({ settled: nothingSettled(c), floor: -Infinity, multipliers: null, rounds: 0 });
   }
 
   /** Proven: no plan costs less. */
@@ -42,7 +49,7 @@ export class Branching {
     let least = this.closed;
     if (this.at) least = Math.min(least, Math.max(this.at.node.floor, this.at.floor.best));
     for (const n of this.open) least = Math.min(least, n.floor);
-    return Number.isFinite(least) ? least : -Infinity;
+    return Math.max(this.root.best, Number.isFinite(least) ? least : -Infinity);
   }
 
   /** True once there is nothing left to look at: the floor then is what the best plan costs. */
@@ -52,6 +59,8 @@ export class Branching {
 
   /** One step towards `target`, the cost of the best plan known. */
   step(target: number): void {
+    // Where the first floor rises slowly, it is worth more than its parts: it is gone on with in between.
+    if (this.at?.floor !== this.root && ++this.steps % ROOT_EVERY === 0) return this.root.step(target);
     this.at ??= this.next(target);
     if (!this.at) return;
     const { node, floor } = this.at;
@@ -61,8 +70,10 @@ export class Branching {
     if (reached >= target) {
       this.closed = Math.min(this.closed, target);
       this.at = null;
-    } else if (this.at.steps >= (node.multipliers ? MORE_STEPS : FIRST_STEPS)) {
-      this.split(node.settled, reached, floor);
+    } else if (
+      node.multipliers ? floor.hasSettled || this.at.steps >= MORE_STEPS : this.at.steps >= FIRST_STEPS
+    ) {
+      this.split(node, reached, floor);
       this.at = null;
     }
   }
@@ -82,10 +93,11 @@ export class Branching {
     return { node, floor, steps: 0 };
   }
 
-  private split(settled: Settled, reached: number, floor: LowerBound): void {
+  private split({ settled, rounds }: Node, reached: number, floor: LowerBound): void {
     const { multipliers } = floor;
     const add = (next: Settled) => {
-      if (this.open.length < MOST_NODES) this.open.push({ settled: next, floor: reached, multipliers });
+      if (this.open.length < MOST_NODES)
+        this.open.push({ settled: next, floor: reached, multipliers, rounds: 0 });
       else this.closed = Math.min(this.closed, reached);
     };
     const box = this.tornBox(settled, floor);
@@ -97,8 +109,9 @@ export class Branching {
     }
     const s = this.tornSeller(settled, floor);
     if (s < 0) {
-      // Nothing is torn: more steps are all that can raise it.
-      add(settled);
+      // All is settled: some more steps, and then what the floor still lacks are packs and the like, which none would bring.
+      if (rounds < ROUNDS) this.open.push({ settled, floor: reached, multipliers, rounds: rounds + 1 });
+      else this.closed = Math.min(this.closed, reached);
       return;
     }
     add({ ...settled, sellers: settled.sellers.with(s, SHUT) });
@@ -112,8 +125,8 @@ export class Branching {
       if (settled.leastCopies[d] === settled.mostCopies[d]) continue;
       const part = floor.copiesShare[d]! % 1;
       const torn = Math.min(part, 1 - part);
-      if (torn > WHOLE && torn * this.c.donorPrice[d]! > most)
-        [best, most] = [d, torn * this.c.donorPrice[d]!];
+      const weight = Math.max(torn, WHOLE) * this.c.donorPrice[d]!;
+      if (torn > WHOLE && weight > most) [best, most] = [d, weight];
     }
     if (best < 0) return null;
     const copies = Math.floor(floor.copiesShare[best]!);
@@ -127,8 +140,10 @@ export class Branching {
     for (let s = 0; s < c.sellers; s++) {
       if (settled.sellers[s] !== 0) continue;
       const torn = Math.min(floor.openShare[s]!, 1 - floor.openShare[s]!);
-      const weight = torn * (c.firstPence[s]! + 0.3 * c.minOrder[s]!);
-      if (torn > WHOLE && weight > most) [best, most] = [s, weight];
+      // Those that are not torn come last, the nearest to being worth their parcel first.
+      const near = 1e-3 / (1 + Math.abs(floor.reduced[s]!));
+      const weight = torn > WHOLE ? torn * (c.firstPence[s]! + 0.3 * c.minOrder[s]!) : near;
+      if (weight > most) [best, most] = [s, weight];
     }
     return best;
   }

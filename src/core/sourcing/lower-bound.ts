@@ -52,6 +52,11 @@ export class LowerBound {
     this.bestMu = Float64Array.from(this.mu);
   }
 
+  /** True once its steps have become so short that few more pence are to be had by them. */
+  get hasSettled(): boolean {
+    return this.scale < SETTLED;
+  }
+
   /** Where another floor, of a part of the plans, may begin. */
   get multipliers(): Multipliers {
     return {
@@ -248,6 +253,9 @@ export class LowerBound {
     return worth;
   }
 }
+
+/** The length of a step, as a share of what is wanting, at which a floor has settled. */
+const SETTLED = 0.06;
 
 /** Share of what was seen before that counts on, at each step. */
 const KEPT = 0.9;

@@ -6,6 +6,7 @@ import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { FileButton } from '@/ui/file-button';
 import type { KeptBackup } from '@/server/restore';
+import { useRefresh } from '../common/use-in-address';
 import { BackupList } from '../trouble';
 import { requestRestore } from '../trouble/restore-request';
 import { modFileFaultWords } from '../words/tables';
@@ -14,6 +15,7 @@ import { refusalWords } from '../words/refusal';
 /** Mod files imported, the whole workspace exported and put back. */
 export function WorkspaceFiles() {
   const router = useRouter();
+  const refresh = useRefresh();
   const [says, setSays] = useState<string | null>(null);
   const [asked, setAsked] = useState<File | null>(null);
   const [backups, setBackups] = useState<readonly KeptBackup[] | null>(null);
@@ -35,7 +37,7 @@ export function WorkspaceFiles() {
     setSays(words);
     setBackups(null);
     setBefore(ok ? kept : null);
-    if (ok) router.refresh();
+    if (ok) refresh();
   };
   const goBack = async (name: string) => {
     setSays('Going back…');

@@ -30,7 +30,6 @@ export function DeleteBuildDialog({ build, onClose }: DeleteProps) {
     if (done.reached && done.answer.ok) {
       onClose();
       router.push(`/builds?deleted=${request}`);
-      router.refresh();
     } else
       setSays(
         done.reached && !done.answer.ok

@@ -1,8 +1,7 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { paletteOf, recordSetOf, type UndoRedo } from '@/core/workbench';
 import type { Command } from '@/core/ledger';
 import { STOCK_SCOPE } from '@/core/ledger';
@@ -12,11 +11,18 @@ import { Button } from '@/ui/button';
 import { DoneToast } from '@/ui/done-toast';
 import { cutText } from '@/core/shared/text';
 import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import { useRefresh } from './use-in-address';
 import { useCommands } from '../commands/use-commands';
 import { followSteps } from '../sending/feed-client';
 import type { Wish } from '../sending/outbox';
 import { outboxState, windowOutbox } from '../sending/window-outbox';
 import { outcomeWords, unreachedWords } from '../words/refusal';
+
+/** What was done last. It outlasts the page, which is made anew where its address has changed since it was fetched. */
+const lastDone = createStore<{ readonly done: UndoRedo['undo'] }>()(() => ({ done: null }));
+const setDone = (done: UndoRedo['undo']): void => lastDone.setState({ done });
+const dismiss = (): void => setDone(null);
 
 /** The colours that the workspace's parts are drawn in. */
 export function useOwnPartsPalette({ customColours }: StockSnapshot) {
@@ -34,9 +40,9 @@ export function useOwnPartsActs(
   { revision, undoRedo }: Pick<StockSnapshot, 'revision' | 'undoRedo'>,
   scope: string = STOCK_SCOPE,
 ) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [says, setSays] = useState('');
-  const [done, setDone] = useState<UndoRedo['undo']>(null);
+  const done = useStore(lastDone, (s) => s.done);
   const { waiting, unreached } = useStore(outboxState);
   const seen = useRef(revision);
   useEffect(() => {
@@ -46,14 +52,14 @@ export function useOwnPartsActs(
     () =>
       followSteps(
         () => seen.current,
-        (steps) => steps.revision !== seen.current && router.refresh(),
+        (steps) => steps.revision !== seen.current && refresh(),
       ),
-    [router],
+    [refresh],
   );
   const send = async (wish: Wish, done: (label: string) => string) => {
     const outcome = await windowOutbox().add(wish);
     setSays(outcome.how === 'done' ? done(outcome.value.label) : outcomeWords(outcome));
-    router.refresh();
+    refresh();
     return outcome.how === 'done';
   };
   const perform = ({ label, diff }: Command) => {
@@ -82,7 +88,7 @@ export function useOwnPartsActs(
     undoOrRedo,
     /** What was done last, until it is undone or dismissed. */
     done,
-    dismiss: useCallback(() => setDone(null), []),
+    dismiss,
   };
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useSearchParams } from 'next/navigation';
+import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** How long typing may pause before what was typed goes into the address. */
@@ -9,6 +9,9 @@ const PAUSE_MS = 250;
 /** Whether Back goes to what was there before (something was opened), or not (a filter was changed). */
 type History = 'push' | 'replace';
 
+/** True while the address says something else than the page that was fetched: set by hand, or turned by Back. */
+let isAhead = false;
+
 /** Puts values into the page's address and leaves the others; an empty one is taken out. Nothing is fetched by that. */
 export function writeAddress(values: Readonly<Record<string, string>>, history: History): void {
   const url = new URL(window.location.href);
@@ -16,8 +19,23 @@ export function writeAddress(values: Readonly<Record<string, string>>, history: 
     if (value) url.searchParams.set(name, value);
     else url.searchParams.delete(name);
   if (url.href === window.location.href) return;
+  isAhead = true;
   if (history === 'push') window.history.pushState(null, '', url);
   else window.history.replaceState(null, '', url);
+}
+
+/**
+ * Fetches the page anew, at the address that it has now. A plain refresh would find that the address is not the one the
+ * page was fetched at, and load all of it again, with what was typed and chosen lost.
+ */
+export function useRefresh(): () => void {
+  const router = useRouter();
+  return useCallback(() => {
+    const { pathname, search } = window.location;
+    if (isAhead) router.replace(`${pathname}${search}`, { scroll: false });
+    else router.refresh();
+    isAhead = false;
+  }, [router]);
 }
 
 /** Calls `follow` with the address's values whenever Back or Forward was pressed. */
@@ -27,7 +45,10 @@ export function useBackAndForward(follow: (values: URLSearchParams) => void): vo
     now.current = follow;
   }, [follow]);
   useEffect(() => {
-    const heard = () => now.current(new URLSearchParams(window.location.search));
+    const heard = () => {
+      isAhead = true;
+      now.current(new URLSearchParams(window.location.search));
+    };
     window.addEventListener('popstate', heard);
     return () => window.removeEventListener('popstate', heard);
   }, []);

@@ -1,0 +1,88 @@
+import { compile, type BuyingPlan, type Problem } from '../src/core/sourcing';
+import { modelOf } from '../src/core/sourcing/milp';
+import { reachableNeed } from '../src/core/sourcing/reachable';
+import { State } from '../src/core/sourcing/state';
+import { buyingProblem, SIZES, STRUCTURE_NAMES, type SizeName } from '../src/core/testing/buying-problems';
+import { faultsOf } from '../src/core/testing/sourcing';
+import { solveLinearModel } from '../src/server/solve-linear-model';
+import { solveSourcing } from '../src/server/solve-sourcing';
+
+/**
+ * `npm run buying-spread -- SIZE SECONDS [SEED …]`: buying plans of problems of every structure, from seeds that nobody
+ * has looked at: what Evarn finds in the time, the solver alone on the whole programme in the same time, and both ways
+ * that people do it by hand, beside the best of all of them and of a longer run. Threads are bundled first.
+ */
+const [sizeName = 'medium', seconds = '2', ...seeds] = process.argv.slice(2);
+if (!Object.hasOwn(SIZES, sizeName) || !(Number(seconds) > 0)) {
+  console.error(
+    'Say a size (small, medium, large), seconds, and seeds: npm run buying-spread -- medium 2 7 8',
+  );
+  process.exit(2);
+}
+const size = sizeName as SizeName;
+/** The longer run that tells how far there is to go. */
+const LONGER = 5;
+
+interface Row {
+  readonly over: number;
+  readonly gap: number;
+  readonly unmet: number;
+}
+
+const unmetOf = (plan: BuyingPlan): number => plan.unmet.reduce((s, u) => s + u.qty, 0);
+const percent = (n: number): string => `${n.toFixed(2)} %`;
+
+/** The solver alone: cost in pence, or undefined where it found no plan in the time. */
+async function solverAlone(
+  problem: Problem,
+  time: number,
+): Promise<{ cost: number; unmet: number } | undefined> {
+  const c = compile(problem);
+  const sellers = c.offersOfSeller.flatMap((o, s) => (o.length > 0 ? [s] : []));
+  const model = modelOf(c, sellers, reachableNeed(c));
+  const { values } = await solveLinearModel(model.linearModel, time);
+  if (!values) return undefined;
+  const state = new State(c);
+  state.load(model.decode(values));
+  return { cost: state.cost, unmet: state.unmet };
+}
+
+async function measure(problem: Problem): Promise<Row> {
+  const time = Number(seconds);
+  const plan = await solveSourcing(problem, { seconds: time });
+  const faults = faultsOf(problem, plan);
+  if (faults.length > 0) throw new Error(`${problem.name}: ${faults.join('; ')}`);
+  const alone = await solverAlone(problem, time);
+  const longer = await solveSourcing(problem, { seconds: LONGER * time, seed: 2 });
+  const unmet = Math.min(unmetOf(plan), unmetOf(longer));
+  const costs = [plan, longer].filter((p) => unmetOf(p) === unmet).map((p) => p.cost);
+  if (alone?.unmet === unmet) costs.push(alone.cost);
+  const best = Math.min(...costs);
+  const over = (cost: number) => 100 * (cost / best - 1);
+  const row = { over: over(plan.cost), gap: 100 * (1 - plan.floor / best), unmet: unmetOf(plan) - unmet };
+  console.log(
+    [
+      problem.name.padEnd(36),
+      `best ${best} p`.padEnd(15),
+      `Evarn ${percent(row.over)}, floor ${percent(row.gap)} below${row.unmet > 0 ? `, ${row.unmet} more unmet` : ''}`.padEnd(
+        44,
+      ),
+      `solver alone ${alone ? percent(over(alone.cost)) : 'none'}`.padEnd(24),
+      `cheapest each ${percent(over(plan.byHand.cheapestEach))}, fewest sellers ${percent(over(plan.byHand.fewestSellers))}`,
+    ].join(' '),
+  );
+  return row;
+}
+
+const sorted = (rows: readonly Row[], of: (r: Row) => number): number[] => rows.map(of).sort((a, b) => a - b);
+const spread = (values: readonly number[]): string =>
+  `median ${percent(values[values.length >> 1] ?? 0)}, worst ${percent(values.at(-1) ?? 0)}`;
+
+const rows: Row[] = [];
+for (const seed of seeds.length > 0 ? seeds.map(Number) : [1])
+  for (const name of STRUCTURE_NAMES) rows.push(await measure(buyingProblem(name, size, seed)));
+console.log(
+  `\n${rows.length} ${size} problems, ${seconds} s: over the best known ${spread(sorted(rows, (r) => r.over))}; ` +
+    `floor below it ${spread(sorted(rows, (r) => r.gap))}; ${rows.filter((r) => r.unmet > 0).length} leave unmet what can be had`,
+);
+process.exit(0);
