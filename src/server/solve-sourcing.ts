@@ -202,13 +202,24 @@ class Solve {
     if (!this.best) return NOTHING;
     const { plan, whole } = this.best;
     const closed = whole && (this.proven || this.floor >= plan.cost);
-    const floor = closed ? plan.cost : whole ? Math.min(plan.cost, Math.max(plan.floor, this.floor)) : 0;
+    // What the threads prove is of plans that have all there is; of another plan only its own floor speaks.
+    const floor = closed
+      ? plan.cost
+      : Math.min(plan.cost, whole ? Math.max(plan.floor, this.floor) : plan.floor);
     return { ...plan, status: closed ? 'optimal' : 'bestSoFar', floor };
   }
 }
 
-const isBetter = (a: { saved: Saved; whole: boolean }, b: { saved: Saved; whole: boolean }): boolean =>
-  scoreOf(a.saved) < scoreOf(b.saved) || (scoreOf(a.saved) === scoreOf(b.saved) && a.whole && !b.whole);
+interface Told {
+  readonly saved: Saved;
+  readonly plan: BuyingPlan;
+  readonly whole: boolean;
+}
+
+const isBetter = (a: Told, b: Told): boolean =>
+  scoreOf(a.saved) < scoreOf(b.saved) ||
+  (scoreOf(a.saved) === scoreOf(b.saved) &&
+    ((a.whole && !b.whole) || (a.whole === b.whole && a.plan.floor > b.plan.floor)));
 
 /** What there is to say when the time was over before any plan was made: it was given up, and nothing is bought. */
 const NOTHING: BuyingPlan = {

@@ -48,3 +48,21 @@ describe('a floor by branching', () => {
     expect(branched).toBeGreaterThan(alone);
   });
 });
+
+describe('the floor of a plan that leaves unmet what could be had', () => {
+  it('is of plans that meet as much: above nothing, and never above the plan', () => {
+    for (const seed of [1, 2, 3, 4, 5]) {
+      const problem = { ...buyingProblem('scarce', 'small', seed), maxSellers: 2 };
+      const solver = new Solver(compile(problem), { seed, trialDonors: false, boundSteps: 20 });
+      for (let i = 0; i < 200; i++) solver.work(i / 200);
+      if (solver.leavesLeast) continue;
+      expect(solver.floor).toBeGreaterThan(0);
+      expect(solver.floor).toBeLessThanOrEqual(Math.round(solver.best.cost));
+      // Another search from another seed, with the same met, is no cheaper than it says.
+      const other = new Solver(compile(problem), { seed: seed + 50, trialDonors: false, boundSteps: 0 });
+      for (let i = 0; i < 200; i++) other.work(i / 200);
+      if (other.met.join() === solver.met.join())
+        expect(Math.round(other.best.cost)).toBeGreaterThanOrEqual(solver.floor);
+    }
+  });
+});

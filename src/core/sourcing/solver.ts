@@ -10,6 +10,9 @@ import { State, type Saved } from './state';
 import { donorChoices, DonorTrial } from './donor-trial';
 import { anneal } from './anneal';
 
+/** Share of the time after which a plan that leaves more unmet than it might is given a floor of its own. */
+const MET_AFTER = 0.7;
+
 /** How the search is to be run. */
 export interface SolverOptions {
   readonly seed: number;
@@ -28,6 +31,7 @@ export class Solver {
   private readonly random: Random;
   private readonly reachable: Int32Array;
   private madeBounds: Branching | null = null;
+  private metBounds: { readonly of: Saved; readonly branching: Branching } | null = null;
   private search: Search;
   private trial: DonorTrial | null = null;
   private boundSteps = 0;
@@ -59,13 +63,27 @@ export class Solver {
 
   /**
    * Proven, in whole pence: no plan with this unmet costs less. The floor is of plans that have all that anybody has;
-   * where weights or the number of parcels forbid that, nothing is proven of the plan there is.
+   * where weights or the number of parcels forbid that, it is of plans that have what the best plan has of each lot.
    */
   get floor(): number {
-    if (this.best.unmet > this.unreachable) return 0;
+    if (!this.leavesLeast) return this.floorOfMet;
     const relaxed = this.madeBounds ? Math.ceil(this.madeBounds.best - 1e-6) : 0;
     const proven = Math.max(0, relaxed, this.provenBound);
     return Math.min(Math.round(this.best.cost), proven);
+  }
+
+  /** Of plans that meet as much of each lot as the best plan does; 0 until there is time for it. */
+  private get floorOfMet(): number {
+    const { metBounds } = this;
+    if (!metBounds || metBounds.of !== this.best) return 0;
+    return Math.max(0, Math.min(Math.round(this.best.cost), Math.ceil(metBounds.branching.best - 1e-6)));
+  }
+
+  /** A step of that floor: begun anew whenever there is a better plan. */
+  private stepOfMet(): void {
+    if (this.metBounds?.of !== this.best)
+      this.metBounds = { of: this.best, branching: new Branching(this.c, this.met) };
+    this.metBounds.branching.step(this.best.cost);
   }
 
   /** True when only that is unmet which nobody has. */
@@ -138,7 +156,7 @@ export class Solver {
       this.bounds.step(this.boundTarget);
       this.boundSteps++;
       if (this.boundSteps % 10 === 0) this.search.steer(this.bounds.root.reduced);
-    }
+    } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet();
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
     anneal(this.search, fraction);

@@ -10,6 +10,7 @@ import { count, priced } from '@/ui/numbers';
 import { ClosingBounds } from '../sourcing';
 import { sourceWords } from '../words/fit';
 import type { LayingStep, LayingTools } from './use-laying';
+import { TimedProgress } from '@/ui/timed-progress';
 
 interface LaidSideProps {
   readonly lots: readonly SourcedLot[];
@@ -82,6 +83,7 @@ export function LaidSide(props: LaidSideProps) {
               : 'Proven of the shapes of this layer alone.'
             : STEP_WORDS[step]}
         </p>
+        {step === 'looking' && <TimedProgress label="Looking for a better laying" seconds={tools.seconds} />}
         <div className="mb-4 flex gap-2">
           {busy ? (
             <Button onClick={stop}>Stop</Button>

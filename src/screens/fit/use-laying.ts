@@ -101,6 +101,8 @@ export function useLaying(problem: LayProblem | null, seconds: number) {
     laying: mine?.laying ?? first,
     step: mine?.step ?? ('first' as LayingStep),
     bounds: mine?.bounds ?? NOTHING,
+    /** How long it is looked for. */
+    seconds,
     look,
     stop: useCallback(() => {
       run.current.stopped = true;

@@ -20,6 +20,7 @@ import type { SourcingTools, WantedParts } from './use-sourcing';
 import { MixedLots, type Beside } from './mixed-lots';
 import { ParcelsChart } from './parcels-chart';
 import { UnmetLots, type InPlans } from './unmet-lots';
+import { TimedProgress } from '@/ui/timed-progress';
 
 interface BuyingPlanViewProps {
   readonly need: WantedParts;
@@ -104,6 +105,7 @@ export function BuyingPlanView({
         <p role="status" className="text-soft mb-3">
           {aside(sourcing, plan, parcels)}
         </p>
+        {step === 'solving' && <TimedProgress label="Looking for the best plan" seconds={sourcing.seconds} />}
         {(busy || bounds.length > 0) && <ClosingBounds bounds={bounds} busy={busy} plan={plan} />}
         {stale && (
           <p role="alert" className="border-ink mb-3 rounded-md border p-2">

@@ -22,6 +22,7 @@ class Job {
   readonly solver: Solver;
   stopped = false;
   private told = Infinity;
+  private toldFloor = 0;
   private sentBound = -Infinity;
   readonly compiled: Compiled;
   private readonly problem: Problem;
@@ -77,12 +78,15 @@ class Job {
 
   tellBest(): void {
     const { best } = this.solver;
-    if (scoreOf(best) < this.told - 1e-9) {
+    // A plan that leaves more unmet than it might has a floor of its own, which goes with it.
+    const ownFloor = this.solver.leavesLeast ? 0 : this.solver.floor;
+    if (scoreOf(best) < this.told - 1e-9 || ownFloor > this.toldFloor) {
       this.told = scoreOf(best);
+      this.toldFloor = ownFloor;
       const plan = this.solver.plan(this.problem, 'bestSoFar');
       this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
     }
-    this.sendBound(this.solver.floor);
+    if (this.solver.leavesLeast) this.sendBound(this.solver.floor);
   }
 
   sendBound(floor: number): void {
@@ -174,11 +178,6 @@ async function solveAround(job: Job, until: number): Promise<void> {
 async function solveWhole(job: Job): Promise<void> {
   const solver = await highs();
   const { c } = job.solver;
-  const need = reachableNeed(c);
-  const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
-    (s) => c.offersOfSeller[s]!.length > 0,
-  );
-  const model = modelOf(c, sellers, need);
   // A moment of search first, and of the sellers it uses: what the solver begins with is then worth having.
   const wait = c.offers < 500 ? 0.05 : Math.min(0.8, job.task.seconds * 0.1);
   const until = job.elapsed + wait;
@@ -186,6 +185,12 @@ async function solveWhole(job: Job): Promise<void> {
   job.tellBest();
   job.listen();
   if (c.offers >= 500) await solveAround(job, AROUND_SHARE * job.task.seconds);
+  const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
+    (s) => c.offersOfSeller[s]!.length > 0,
+  );
+  // Where weights or parcels forbid that all is met, what the best plan meets is what is asked for, and no floor of all.
+  const whole = job.solver.leavesLeast;
+  const model = modelOf(c, sellers, whole ? reachableNeed(c) : job.solver.met);
   const take = (values: Float64Array): void => {
     job.solver.adoptExactly(model.decode(values));
     job.tellBest();
@@ -196,20 +201,21 @@ async function solveWhole(job: Job): Promise<void> {
     gap: 0,
     onBetter: take,
     onBound: (bound) => {
-      job.sendBound(Math.ceil(bound - 1e-6));
+      if (whole) job.sendBound(Math.ceil(bound - 1e-6));
       return job.over;
     },
   });
   if (answer.values) take(answer.values);
-  job.sendBound(Math.ceil(answer.bound - 1e-6));
-  if (answer.optimal) job.tell({ say: 'proven' });
+  if (whole) job.sendBound(Math.ceil(answer.bound - 1e-6));
+  if (whole && answer.optimal) job.tell({ say: 'proven' });
 }
 
 /** Steps of the floor alone, towards whatever the others have found. */
 function proveBound(job: Job): void {
   let next = 0;
   while (!job.over) {
-    job.sendBound(job.solver.boundStep());
+    const floor = job.solver.boundStep();
+    if (job.solver.leavesLeast) job.sendBound(floor);
     if (job.elapsed < next) continue;
     next = job.elapsed + 0.04;
     job.listen();

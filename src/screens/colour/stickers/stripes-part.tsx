@@ -29,6 +29,8 @@ import { ScrapDrawing } from './scrap-drawing';
 import { StripsForm } from './strips-form';
 import { TemplateButtons } from './template-buttons';
 import { useCutting, type CuttingStep } from './use-cutting';
+import { SECONDS as CUT_SECONDS } from './use-cutting';
+import { TimedProgress } from '@/ui/timed-progress';
 
 const STEP_WORDS: Readonly<Record<CuttingStep, string>> = {
   first: 'From the largest to the smallest, as one would by hand; a better way is looked for.',
@@ -115,6 +117,7 @@ function Stripes({ job, choice }: { job: StripJob; choice: React.ReactNode }) {
           <p className="text-soft my-2" role="status">
             {plan?.proven ? 'Proven: nothing better is possible.' : STEP_WORDS[step]}
           </p>
+          {step === 'looking' && <TimedProgress label="Looking for a better cut" seconds={CUT_SECONDS} />}
           <div className="no-print my-2 flex flex-wrap gap-2">
             {step === 'looking' && <Button onClick={stop}>Stop</Button>}
             <Button

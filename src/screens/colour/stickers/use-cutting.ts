@@ -19,7 +19,7 @@ interface Said {
 }
 
 const PAUSE_MS = 350;
-const SECONDS = 8;
+export const SECONDS = 8;
 
 /**
  * A way of cutting that is there at once, as a person would by going from the largest to the smallest, and gets better as the
