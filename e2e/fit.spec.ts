@@ -232,7 +232,7 @@ test('rooms, what lifts off and what holds by little, on a set of one’s own: s
   await place.getByRole('button', { name: /^Plan it: A row of plates/ }).click();
   await expect(place).toContainText(/To be strengthened as M \d+/);
   await expect(page.getByText(/as planned 51/)).toBeVisible();
-  await page.getByRole('button', { name: /^Undo/ }).click();
+  await page.getByRole('button', { name: /^Undo:/ }).click();
   await expect(place).not.toContainText('To be strengthened');
   await add('Note a seam');
   const seam = page.getByRole('region', { name: 'Seams that lift off' });

@@ -72,7 +72,7 @@ export function useDragged(
       {...listeners}
       aria-hidden
       title="Drag to another place"
-      className="text-edge hover:text-ink grid w-4 cursor-grab touch-none place-items-center self-stretch"
+      className="text-edge hover:text-ink grid w-4 h-full cursor-grab touch-none place-items-center self-stretch"
     >
       <GripVertical size={13} />
     </span>

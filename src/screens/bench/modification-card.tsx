@@ -71,7 +71,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
       )}
     >
       <div ref={head} className="flex min-h-14 scroll-my-20 items-center gap-3 py-2">
-        {grip}
+        <span className="self-stretch max-xl:hidden">{grip}</span>
         <button
           type="button"
           id={`modification-${modification.id}`}

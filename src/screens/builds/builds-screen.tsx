@@ -1,6 +1,5 @@
 'use client';
 
-import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import type { Colour } from '@/core/colour';
@@ -127,11 +126,8 @@ function Empty({ none, wanted }: { none: boolean; wanted: string }) {
 
 function BuildCard({ build: b, onDelete }: { build: ListedBuild; onDelete: (build: ListedBuild) => void }) {
   return (
-    <li className="relative">
-      <Link
-        href={`/builds/${b.id}`}
-        className="border-rule bg-sheet hover:border-ink block overflow-hidden rounded-lg border"
-      >
+    <li className="border-rule bg-sheet hover:border-ink flex flex-col overflow-hidden rounded-lg border">
+      <Link href={`/builds/${b.id}`} className="block flex-1">
         <DrawnState build={b} />
         <div className="px-4 py-3">
           <h2 className="truncate text-[16px]">
@@ -155,15 +151,16 @@ function BuildCard({ build: b, onDelete }: { build: ListedBuild; onDelete: (buil
           </dl>
         </div>
       </Link>
-      <button
-        type="button"
-        aria-label={`Delete ${b.name}…`}
-        title="Delete…"
-        onClick={() => onDelete(b)}
-        className="bg-sheet/80 hover:bg-sheet absolute top-1 right-1 grid size-8 place-items-center rounded-md"
-      >
-        <Trash2 size={14} aria-hidden />
-      </button>
+      <span className="flex justify-end px-2 pb-1">
+        <Button
+          look="bare"
+          className="text-soft"
+          aria-label={`Delete ${b.name}…`}
+          onClick={() => onDelete(b)}
+        >
+          Delete…
+        </Button>
+      </span>
     </li>
   );
 }
