@@ -3,9 +3,6 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** How long typing may pause before what was typed goes into the address. */
-const PAUSE_MS = 250;
-
 /** Whether Back goes to what was there before (something was opened), or not (a filter was changed). */
 type History = 'push' | 'replace';
 
@@ -65,18 +62,14 @@ export function useInAddress(
 ): [string, (value: string) => void] {
   const [value, setValue] = useState(useSearchParams().get(name) ?? first);
   useBackAndForward((values) => setValue(values.get(name) ?? first));
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  // At once: written a moment later it would take back a link that was pressed meanwhile.
   const choose = useCallback(
     (next: string) => {
       setValue(next);
-      clearTimeout(timer.current);
-      const write = () => writeAddress({ [name]: next === first ? '' : next }, history);
-      if (history === 'push') write();
-      else timer.current = setTimeout(write, PAUSE_MS);
+      writeAddress({ [name]: next === first ? '' : next }, history);
     },
     [name, first, history],
   );
-  useEffect(() => () => clearTimeout(timer.current), []);
   return [value, choose];
 }
 

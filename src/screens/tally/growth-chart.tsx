@@ -62,8 +62,10 @@ export function GrowthChart({ points: days, by }: { points: readonly ChartPoint[
     ? `${days.length} ${by === 'day' ? 'days' : 'lines'}. At the end ${count(last.onModel)} pieces on the model, ${money(last.outOfPocket)} out of pocket.`
     : '';
   return (
-    <div role="img" aria-label={says} className="h-64">
+    <div className="h-64">
       <Line
+        role="img"
+        aria-label={says}
         options={options}
         data={{
           labels: days.map((d) => d.label),
