@@ -114,7 +114,7 @@ export class Search {
     return -1;
   }
 
-  /** An offer that serves a lot now, at random; -1 for one that has none. */
+  /** A source that serves a lot now, at random; below zero where it is a box, or there is none. */
   private servedBy(lot: number): number {
     const sources = this.state.from[lot]!;
     let at = Math.floor(this.random() * sources.size);
@@ -122,15 +122,20 @@ export class Search {
     return -1;
   }
 
+  /** A lot at random, an offer that serves it, with its pieces, and another that could; null where a box serves it. */
+  private wayElsewhere(): { lot: number; from: number; to: number; had: number } | null {
+    const lot = between(this.random, 0, this.c.lots - 1);
+    const from = this.servedBy(lot);
+    const to = from < 0 ? -1 : this.elsewhere(lot, from);
+    return to < 0 ? null : { lot, from, to, had: this.state.from[lot]!.get(from)! };
+  }
+
   /** Some pieces of a lot go to another parcel that is open, whether or not that is cheaper there at once. */
   private relocate(): void {
-    const { state, c, random } = this;
-    const lot = between(random, 0, c.lots - 1);
-    const from = this.servedBy(lot);
-    if (from < 0) return;
-    const to = this.elsewhere(lot, from);
-    if (to < 0) return;
-    const had = state.from[lot]!.get(from)!;
+    const { state, random } = this;
+    const way = this.wayElsewhere();
+    if (!way) return;
+    const { lot, from, to, had } = way;
     const wanted = random() < 0.25 ? between(random, 1, had) : had;
     state.give(lot, from, -wanted);
     state.give(lot, to, Math.min(wanted, state.room(to)));
@@ -140,18 +145,15 @@ export class Search {
   /** Two lots change places between two parcels: what neither could do alone where a band or a least order is full. */
   private exchange(): void {
     const { state, c, random } = this;
-    const lot = between(random, 0, c.lots - 1);
-    const from = this.servedBy(lot);
-    if (from < 0) return;
-    const to = this.elsewhere(lot, from);
-    if (to < 0) return;
+    const way = this.wayElsewhere();
+    if (!way) return;
+    const { lot, from, to, had } = way;
     const [s, t] = [c.offerSeller[from]!, c.offerSeller[to]!];
     const back = this.parcels.lotsOf(t);
     const other = back[between(random, 0, back.length - 1)];
     if (other === undefined || other === lot) return;
     const home = c.offersOfLot[other]!.find((o) => c.offerSeller[o] === s && state.room(o) > 0);
     if (home === undefined || s === t) return;
-    const had = state.from[lot]!.get(from)!;
     state.give(lot, from, -had);
     this.parcels.takeLotBack(other, t);
     state.give(lot, to, Math.min(had, state.room(to)));

@@ -1,5 +1,6 @@
 import type { Entry } from '@/core/ledger';
 import { escaped } from '@/core/shared/escaped';
+import type { Notice } from '../common/build-store';
 import { copiedEntries, type CopiedEntries, type Workbench } from '@/core/workbench';
 
 /** Entries as cells for whoever takes HTML: a sign before a line is held as text by an apostrophe. */
@@ -39,3 +40,12 @@ export async function copyNow(workbench: Workbench, entries: readonly Entry[]): 
     return undefined;
   }
 }
+
+/** What a copy came to, in a sentence. */
+export const copiedNotice = (n: number | undefined): Notice =>
+  n === undefined
+    ? {
+        kind: 'refused',
+        text: 'The browser does not let this page copy. Press Ctrl+C on one of the rows.',
+      }
+    : { kind: 'said', text: `${n === 1 ? '1 entry is' : `${n} entries are`} on the clipboard.` };

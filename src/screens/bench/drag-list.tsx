@@ -23,16 +23,17 @@ export const cardHandle = (m: Modification) => `${CARD}${m.id}`;
 
 /**
  * A worklog whose modifications and entries can be dragged to another place: an entry within its modification or onto
- * another one, with all that are marked. Alt and the arrows do the same for who has no pointer.
+ * another one, with all that are marked. Alt and the arrows do the same for who has no pointer. Where the worklog is shown
+ * in another order than its own a modification stays where it is: its place there says nothing of the one it would get.
  */
-export function DragList({ children }: { children: ReactNode }) {
+export function DragList({ inOrder, children }: { inOrder: boolean; children: ReactNode }) {
   const store = useBuildStore();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
-      onDragEnd={(e) => drop(store, e)}
+      onDragEnd={(e) => drop(store, e, inOrder)}
       accessibility={{ restoreFocus: false }}
     >
       {children}
@@ -80,10 +81,17 @@ export function useDragged(
   return [setNodeRef, style, grip];
 }
 
-function drop(store: BuildStore, { active, over }: DragEndEvent): void {
+function drop(store: BuildStore, { active, over }: DragEndEvent, inOrder: boolean): void {
   if (!over || active.id === over.id) return;
   const [from, to] = [String(active.id), String(over.id)];
-  if (from.startsWith(CARD)) dropCard(store, from.slice(CARD.length), to);
+  if (from.startsWith(CARD) && !inOrder)
+    store.getState().set({
+      notice: {
+        kind: 'said',
+        text: 'The worklog is shown in another order than its own. Choose “as they stand”, and drag again.',
+      },
+    });
+  else if (from.startsWith(CARD)) dropCard(store, from.slice(CARD.length), to);
   else if (to.startsWith(ENTRY)) dropOnEntry(store, from.slice(ENTRY.length), to.slice(ENTRY.length));
   else dropOnCard(store, from.slice(ENTRY.length), to.slice(CARD.length));
 }

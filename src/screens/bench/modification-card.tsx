@@ -13,7 +13,7 @@ import { MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
 import { count, knownMoney, modNo, pieces, signed } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild, type BuildState } from '../common/build-store';
-import { copyInto } from './copy-entries';
+import { copiedNotice, copyInto } from './copy-entries';
 import { cardHandle, entryHandle, Sortable, useDragged } from './drag-list';
 import type { BenchDialogs } from './dialogs';
 import { EntryRow } from './entry-row';
@@ -350,6 +350,5 @@ function copyRows(
   // Text that is selected is copied as it is.
   if (meant.length === 0 || !document.getSelection()?.isCollapsed) return;
   e.preventDefault();
-  const n = copyInto(e.clipboardData, workbench, meant);
-  set({ notice: { kind: 'said', text: `${n === 1 ? '1 entry is' : `${n} entries are`} on the clipboard.` } });
+  set({ notice: copiedNotice(copyInto(e.clipboardData, workbench, meant)) });
 }

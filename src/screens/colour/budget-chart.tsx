@@ -1,24 +1,12 @@
 'use client';
 
-import {
-  CategoryScale,
-  Chart,
-  Filler,
-  LinearScale,
-  LineElement,
-  PointElement,
-  Tooltip,
-  type ChartOptions,
-} from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { CurveStep } from '@/core/mismatch';
 import { useInks } from '@/ui/inks';
 import { money } from '@/ui/numbers';
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Filler, Tooltip);
-
-const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
+import { CHART_FONT } from '@/ui/line-chart';
 
 /** How much of what is visible any budget fixes: a stair, and where the budget stands on it. */
 export function BudgetChart({
@@ -51,7 +39,7 @@ export function BudgetChart({
         min: 0,
         max: top,
         ticks: {
-          font,
+          font: CHART_FONT,
           color: inks.soft,
           maxTicksLimit: 5,
           callback: (v) => money(Math.round(Number(v) * 100)),
@@ -61,7 +49,7 @@ export function BudgetChart({
       y: {
         min: 0,
         max: 100,
-        ticks: { font, color: inks.soft, stepSize: 25, callback: (v) => `${v} %` },
+        ticks: { font: CHART_FONT, color: inks.soft, stepSize: 25, callback: (v) => `${v} %` },
         grid: { color: inks.rule },
       },
     },

@@ -1,6 +1,5 @@
 'use client';
 
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { Button } from '@/ui/button';
@@ -8,8 +7,7 @@ import { useInks } from '@/ui/inks';
 import { money } from '@/ui/numbers';
 import { planNeed } from './plan-need';
 import type { SourcingTools } from './use-sourcing';
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+import { CHART_FONT } from '@/ui/line-chart';
 
 interface Point {
   readonly parcels: number;
@@ -18,8 +16,6 @@ interface Point {
 }
 
 const MOST = 8;
-const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
-
 /** What fewer parcels would cost: the plan made up again for one, two, three of them, and so on. */
 export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
   const [points, setPoints] = useState<readonly Point[]>([]);
@@ -91,13 +87,17 @@ export function ParcelsChart({ sourcing }: { sourcing: SourcingTools }) {
                 plugins: { legend: { display: false } },
                 scales: {
                   x: {
-                    title: { display: true, text: 'parcels', font, color: inks.soft },
-                    ticks: { font, color: inks.soft },
+                    title: { display: true, text: 'parcels', font: CHART_FONT, color: inks.soft },
+                    ticks: { font: CHART_FONT, color: inks.soft },
                     grid: { display: false },
                   },
                   y: {
                     beginAtZero: true,
-                    ticks: { font, color: inks.soft, callback: (v) => money(Math.round(Number(v) * 100)) },
+                    ticks: {
+                      font: CHART_FONT,
+                      color: inks.soft,
+                      callback: (v) => money(Math.round(Number(v) * 100)),
+                    },
                     grid: { color: inks.rule },
                   },
                 },

@@ -1,22 +1,10 @@
 'use client';
 
-import {
-  CategoryScale,
-  Chart,
-  Filler,
-  LinearScale,
-  LineElement,
-  PointElement,
-  Tooltip,
-  type ChartOptions,
-} from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { useInks } from '@/ui/inks';
 import { count, money } from '@/ui/numbers';
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Filler, Tooltip);
-
-const font = { family: 'Hanken Grotesk Variable, sans-serif', size: 11 };
+import { CHART_FONT } from '@/ui/line-chart';
 
 /** A point of the curve: where it stands along the axis, and how the build stood there. */
 export interface ChartPoint {
@@ -42,9 +30,14 @@ export function GrowthChart({ points: days, by }: { points: readonly ChartPoint[
   });
   const axis = (side: 'left' | 'right', words: string, write: (v: number) => string) => ({
     position: side,
-    ticks: { font, color: inks.soft, maxTicksLimit: 6, callback: (v: number | string) => write(Number(v)) },
+    ticks: {
+      font: CHART_FONT,
+      color: inks.soft,
+      maxTicksLimit: 6,
+      callback: (v: number | string) => write(Number(v)),
+    },
     grid: { color: inks.rule, drawOnChartArea: side === 'left' },
-    title: { display: true, text: words, color: inks.soft, font },
+    title: { display: true, text: words, color: inks.soft, font: CHART_FONT },
   });
   const options: ChartOptions<'line'> = {
     animation: false,
@@ -52,7 +45,10 @@ export function GrowthChart({ points: days, by }: { points: readonly ChartPoint[
     maintainAspectRatio: false,
     interaction: { mode: 'index', intersect: false },
     scales: {
-      x: { ticks: { font, color: inks.soft, maxTicksLimit: 8, maxRotation: 0 }, grid: { display: false } },
+      x: {
+        ticks: { font: CHART_FONT, color: inks.soft, maxTicksLimit: 8, maxRotation: 0 },
+        grid: { display: false },
+      },
       pieces: axis('left', 'pieces on the model, full line', count),
       money: axis('right', 'out of pocket, dashed', (v) => money(Math.round(v * 100))),
     },
