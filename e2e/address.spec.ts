@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './test';
 import { balance, log, openBuild } from './helpers';
 
@@ -138,4 +139,22 @@ test('a list prints on its own page, with its files beside it', async ({ page })
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   const fits = await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth);
   expect(fits).toBe(true);
+});
+
+test('a picture of a view is saved whole, and the list of commands is not in it', async ({ page }) => {
+  const faults: string[] = [];
+  page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
+  await openBuild(page, /Lightkeeper's House/);
+  await page.getByRole('link', { name: 'Tally', exact: true }).click();
+  await page.getByRole('tab', { name: 'Charts' }).click();
+  await expect(page.getByRole('img', { name: /pieces on the model/ })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('picture of this view');
+  const download = page.waitForEvent('download');
+  await page.keyboard.press('Enter');
+  const file = readFileSync(await (await download).path());
+  expect([...file.subarray(1, 4)].map((b) => String.fromCharCode(b)).join('')).toBe('PNG');
+  // Its width in dots, twice the page's: a sheet over it would be narrower.
+  expect(file.readUInt32BE(16)).toBe(2 * page.viewportSize()!.width);
+  expect(faults).toEqual([]);
 });
