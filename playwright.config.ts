@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: process.env.CI ? 'line' : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
+    // What a test holds back or loses on the way must pass by it: kept pages have a test of their own.
+    serviceWorkers: 'block',
     // What is not there after a minute does not come.
     actionTimeout: 60_000,
     launchOptions: {

@@ -1,6 +1,7 @@
 import { expect, test } from './test';
 import { spawn, spawnSync, execFileSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
+import { devices } from '@playwright/test';
 import { balance, isAccessible, log } from './helpers';
 
 const PORT = 3792;
@@ -30,6 +31,7 @@ async function start(): Promise<ChildProcess> {
 }
 
 async function kill(server: ChildProcess): Promise<void> {
+  if (server.exitCode !== null || server.signalCode !== null) return;
   const ended = new Promise((done) => server.on('close', done));
   server.kill('SIGKILL');
   await ended;
@@ -100,6 +102,66 @@ test('the server is killed and started again: what was logged is there', async (
     await page.goto(`http://127.0.0.1:${PORT}/`);
     await expect(page.getByRole('link', { name: /Lightkeeper's House/ })).toBeVisible();
   } finally {
+    await kill(server);
+  }
+});
+
+test('pages that were opened open while the machine is off, keep logging, and what was logged arrives once', async ({
+  browser,
+}) => {
+  test.slow();
+  fs.rmSync(DATA, { recursive: true, force: true });
+  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], { env });
+  let server = await start();
+  const context = await browser.newContext({ ...devices['Pixel 7'], serviceWorkers: 'allow' });
+  try {
+    const phone = await context.newPage();
+    const faults: string[] = [];
+    phone.on('pageerror', (e) => faults.push(e.message));
+    await phone.goto(`http://127.0.0.1:${PORT}/builds`);
+    await phone.getByRole('link', { name: /Lightkeeper's House/ }).tap();
+    await expect(balance(phone)).toContainText('− 12');
+    await phone.reload();
+    await expect(balance(phone)).toContainText('− 12');
+    // The page and what it is made of are kept by the browser.
+    await expect
+      .poll(() =>
+        phone.evaluate(async () => [
+          (await (await caches.open('evarn-pages')).keys()).length > 1,
+          (await (await caches.open('evarn-files')).keys()).length > 5,
+          (await (await caches.open('evarn-known')).keys()).length,
+        ]),
+      )
+      .toEqual([true, true, 1]);
+    await kill(server);
+    const line = phone.getByLabel('Log a change');
+    await line.fill('-2 brick 1x2 chalk @tower');
+    await phone.getByRole('button', { name: 'Log it' }).tap();
+    await expect(balance(phone)).toContainText('− 14');
+    await expect(phone.getByText(/cannot be reached/)).toBeVisible();
+    // Opened anew, with nobody there: the page, and what was not sent, are there, and logging goes on.
+    phone.on('dialog', (d) => void d.accept());
+    await phone.goto(phone.url());
+    await expect(balance(phone)).toContainText('− 14');
+    await phone.getByLabel('Log a change').fill('-1 brick 1x2 chalk @tower');
+    await phone.getByRole('button', { name: 'Log it' }).tap();
+    await expect(balance(phone)).toContainText('− 15');
+    await isAccessible(phone);
+    // What was never opened here says so.
+    const other = await context.newPage();
+    await other.goto(`http://127.0.0.1:${PORT}/prices`);
+    await expect(other.getByRole('heading', { name: 'Evarn cannot be reached.' })).toBeVisible();
+    await isAccessible(other);
+    await other.getByRole('link', { name: 'All builds' }).tap();
+    await expect(other.getByRole('link', { name: /Lightkeeper's House/ })).toBeVisible();
+    await other.close();
+    server = await start();
+    await expect(phone.getByText(/cannot be reached/)).toBeHidden({ timeout: 60_000 });
+    await phone.reload();
+    await expect(balance(phone)).toContainText('− 15');
+    expect(faults).toEqual([]);
+  } finally {
+    await context.close();
     await kill(server);
   }
 });

@@ -3,6 +3,7 @@ import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { CommandCentre, SkipLink } from '@/screens/commands';
+import { KeepOffline } from '@/screens/sending/keep-offline';
 import { SettledPage } from '@/screens/settings';
 import { readSettled } from '@/server/settings';
 import { workspace, workspaceTrouble } from '@/server/workspace';
@@ -24,6 +25,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <SkipLink />
       {children}
       <CommandCentre />
+      <KeepOffline />
     </>
   );
   return (

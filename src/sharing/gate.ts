@@ -1,4 +1,5 @@
 import http from 'node:http';
+import https from 'node:https';
 import { createProxyServer } from 'http-proxy-3';
 import { DEVICE_HEADER } from './device-header';
 import type { DeviceBook } from './devices';
@@ -12,7 +13,15 @@ export interface GateOptions {
   readonly hosts: readonly string[];
   readonly book: DeviceBook;
   readonly pairing: Pairing;
+  /** A certificate that the phones trust, with its key: then nobody in the network can read along. */
+  readonly certificate?: Certificate | undefined;
   readonly now?: () => Date;
+}
+
+/** Two PEM texts. */
+export interface Certificate {
+  readonly cert: string;
+  readonly key: string;
 }
 
 export const COOKIE = 'evarn-device';
@@ -23,25 +32,29 @@ const FORM_BYTES = 2000;
  * The one door from the home network: Evarn itself goes on listening on its machine alone. Only the hosts that are named are
  * answered, only a page of theirs may write, and only a device that has been let in reaches more than the page where that is done.
  */
-export function makeGate({ target, hosts, book, pairing, now = () => new Date() }: GateOptions): http.Server {
+export function makeGate(options: GateOptions): http.Server {
+  const { target, hosts, book, pairing, certificate, now = () => new Date() } = options;
+  const scheme = certificate ? 'https' : 'http';
   const proxy = createProxyServer({ target: `http://${target}` });
   proxy.on('error', (_, __, res) => {
     if ('writeHead' in res && !res.headersSent)
       say(res, 502, 'Evarn itself does not answer. Start it again.');
   });
-  return http.createServer((req, res) => {
+  const answer: http.RequestListener = (req, res) => {
     const host = (req.headers.host ?? '').toLowerCase();
     if (!hosts.includes(host)) return say(res, 421, 'Evarn does not answer under this name.');
     const { origin } = req.headers;
     const reads = req.method === 'GET' || req.method === 'HEAD';
-    if (origin === undefined ? !reads : origin !== `http://${host}`) return say(res, 403, 'Not from here.');
-    const url = new URL(req.url ?? '/', `http://${host}`);
+    if (origin === undefined ? !reads : origin !== `${scheme}://${host}`)
+      return say(res, 403, 'Not from here.');
+    const url = new URL(req.url ?? '/', `${scheme}://${host}`);
     if (url.pathname === '/pair') return pair(req, res, url);
     const device = book.find(cookieOf(req.headers.cookie), now());
     if (!device) return refuse(req, res);
     passOn(req, device.id);
     proxy.web(req, res);
-  });
+  };
+  return certificate ? https.createServer({ ...certificate }, answer) : http.createServer(answer);
 
   function pair(req: http.IncomingMessage, res: http.ServerResponse, url: URL): void {
     if (req.method === 'GET')
@@ -69,7 +82,7 @@ export function makeGate({ target, hosts, book, pairing, now = () => new Date() 
           pairPage({ code: '', says: 'Too many devices are let in. Revoke some in the settings.' }),
         );
       res.writeHead(303, {
-        'set-cookie': `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${YEAR_S}`,
+        'set-cookie': `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${YEAR_S}${certificate ? '; Secure' : ''}`,
         location: '/',
       });
       res.end();

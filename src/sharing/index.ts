@@ -1,4 +1,4 @@
 export { DeviceBook, type ListedDevice } from './devices';
-export { makeGate } from './gate';
+export { makeGate, type Certificate } from './gate';
 export { Pairing } from './pairing';
 export { endShared, sharedNow, tellShared } from './shared-now';

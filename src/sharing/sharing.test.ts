@@ -1,5 +1,7 @@
 import fs from 'node:fs';
 import http from 'node:http';
+import https from 'node:https';
+import { generate } from 'selfsigned';
 import os from 'node:os';
 import path from 'node:path';
 import type { AddressInfo } from 'node:net';
@@ -182,5 +184,33 @@ describe('the gate', () => {
     evarn.closeAllConnections();
     await new Promise((done) => evarn.close(done));
     expect((await ask('/builds', { headers: { cookie } })).status).toBe(502);
+  });
+
+  it('with a certificate it speaks over TLS alone, to pages of that address, with a cookie that never leaves it', async () => {
+    const made = await generate([{ name: 'commonName', value: 'table.local' }], { keyType: 'ec' });
+    const book = new DeviceBook(folder);
+    const certificate = { cert: made.cert, key: made.private };
+    const safe = makeGate({ target: 'none', hosts: [HOST], book, pairing, now: () => NOON, certificate });
+    const at = await listen(safe);
+    const post = (from: string) =>
+      new Promise<http.IncomingMessage>((done, fault) => {
+        const body = new URLSearchParams({ code: pairing.now(NOON), name: 'Phone' }).toString();
+        const headers = { host: HOST, origin: from, 'content-type': 'application/x-www-form-urlencoded' };
+        const options = { port: at, path: '/pair', method: 'POST', headers, ca: made.cert };
+        const req = https.request({ ...options, servername: 'table.local' }, (res) => done(res.resume()));
+        req.on('error', fault);
+        req.end(body);
+      });
+    expect((await post(`http://${HOST}`)).statusCode).toBe(403);
+    const letIn = await post(`https://${HOST}`);
+    expect(letIn.statusCode).toBe(303);
+    expect(letIn.headers['set-cookie']![0]).toMatch(/; Secure$/);
+    await expect(
+      new Promise((done, fault) =>
+        http.get({ port: at, path: '/', headers: { host: HOST } }, done).on('error', fault),
+      ),
+    ).rejects.toThrow();
+    safe.closeAllConnections();
+    safe.close();
   });
 });

@@ -1,3 +1,4 @@
+import { ChevronLeft } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
@@ -30,12 +31,18 @@ interface HeaderProps {
 /** The one bar at the top of every screen. */
 export function AppHeader({ build, screen, children }: HeaderProps) {
   return (
-    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-lg:flex-wrap max-sm:gap-x-2">
-      <Link href="/builds" className="font-head text-[18px] font-bold">
-        Evarn
+    <header className="border-rule bg-paper no-print flex min-h-11 items-center gap-x-5 border-b px-4 py-1 max-lg:flex-wrap max-sm:gap-x-1 max-sm:px-2">
+      <Link
+        href="/builds"
+        aria-label={build ? 'Evarn, all builds' : undefined}
+        className="font-head inline-flex items-center text-[18px] font-bold"
+      >
+        {/* A phone's bar has room for a build's name or for Evarn's. */}
+        {build && <ChevronLeft size={20} aria-hidden className="sm:hidden" />}
+        <span className={clsx(build && 'max-sm:hidden')}>Evarn</span>
       </Link>
       {build ? (
-        <p className="text-faint min-w-24 flex-1 truncate">
+        <p className="text-faint min-w-20 flex-1 truncate">
           <span className="max-sm:hidden">
             <Link href="/builds" className="hover:underline">
               Builds
@@ -80,7 +87,7 @@ function Tab({ href, name, here }: { href: string; name: string; here: boolean }
       href={href}
       aria-current={here ? 'page' : undefined}
       className={clsx(
-        'rounded-md px-2.5 py-1.5 whitespace-nowrap max-sm:px-1.5',
+        'inline-flex items-center rounded-md px-2.5 py-1.5 whitespace-nowrap max-sm:px-1.5',
         here ? 'bg-ink text-sheet font-semibold' : 'text-soft hover:bg-wash',
       )}
     >

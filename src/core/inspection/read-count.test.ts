@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { makeWorkbench } from '../testing/workbench';
 import { baseCopies, boxLots } from './box-lots';
 import { countProblem } from './check-off';
-import { printCount, readCount } from './read-count';
+import { allThere } from './check-off';
+import { printCount, readCount, thumbCounts } from './read-count';
 
 const workbench = makeWorkbench({ zones: { Hull: ['12 brick 2x4 chalk'] } });
 const lot = boxLots(workbench, baseCopies(workbench)[0]!.id)[0]!;
@@ -44,4 +45,34 @@ describe('a count is typed in one go', () => {
         if (there === 12) expect(readCount(printCount(count, 12), lot)).toEqual({ ok: true, value: count });
       }),
     ));
+});
+
+describe('keys for a thumb', () => {
+  it.each([1, 2, 12])('of %d, each says what its text is read as', (expected) => {
+    const box = { ...lot, expected };
+    const read = thumbCounts(box).map(({ says, text }) => {
+      const count = readCount(text, box);
+      return [says, count.ok ? count.value : count.reason] as const;
+    });
+    const all = allThere(box);
+    const one = expected === 1;
+    expect(new Map(read)).toEqual(
+      new Map(
+        one
+          ? [
+              ['it is there', all],
+              ['missing', { ...all, there: 0 }],
+              ['broken', { ...all, there: 0, broken: 1 }],
+              ['faded', { ...all, faded: 1 }],
+            ]
+          : [
+              [`all ${expected} there`, all],
+              ['one missing', { ...all, there: expected - 1 }],
+              ['one broken', { ...all, there: expected - 1, broken: 1 }],
+              ['all faded', { ...all, faded: expected }],
+              ['none there', { ...all, there: 0 }],
+            ],
+      ),
+    );
+  });
 });

@@ -45,3 +45,32 @@ export function printCount(count: Count, expected: number): string {
   ];
   return parts.filter(Boolean).join(' ');
 }
+
+/** What is most often said of a kind, for a thumb: its words, and what would be typed for them. */
+export interface ThumbCount {
+  readonly says: string;
+  readonly text: string;
+}
+
+/**
+ * The counts that are offered as keys beside a lot: each `text` is read by `readCount` as what `says` promises.
+ *
+ * thumbCounts(lot of 12) = all 12 there, one missing, one broken, all faded, none there
+ */
+export function thumbCounts(lot: BoxLot): readonly ThumbCount[] {
+  const n = lot.expected;
+  if (n === 1)
+    return [
+      { says: 'it is there', text: '' },
+      { says: 'missing', text: '0' },
+      { says: 'broken', text: '1b' },
+      { says: 'faded', text: 'f' },
+    ];
+  return [
+    { says: `all ${n} there`, text: '' },
+    { says: 'one missing', text: `${n - 1}` },
+    { says: 'one broken', text: '1b' },
+    { says: 'all faded', text: 'f' },
+    { says: 'none there', text: '0' },
+  ];
+}

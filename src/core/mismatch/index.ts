@@ -17,5 +17,7 @@ export { alternativesFor, availability, withKnowledge, withoutPrint } from './re
 export type { Availability, Made, Register } from './register';
 export { agreeToSchemes, letSchemeBeProposed, proposeScheme, setScheme } from './scheme';
 export { seenLots } from './seen-lots';
+export { FIX_ORDERS, sortFixes } from './sort-fixes';
+export type { FixOrder } from './sort-fixes';
 export { partsToLookUp, registerOf, rowsOf } from './register-rows';
 export type { RegisterRows } from './register-rows';

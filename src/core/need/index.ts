@@ -1,5 +1,7 @@
 export { familyOf, needBy, needOf, sameNeed } from './need';
 export type { NeedLot, NeedReport, NeedSource } from './need';
+export { NEED_ORDERS, sortNeed } from './sort-need';
+export type { NeedOrder } from './sort-need';
 export { PICK_ORDERS, pickList } from './pick-list';
 export { SORT_BY, sortingPlan } from './sorting-plan';
 export type { SortBy } from './sorting-plan';

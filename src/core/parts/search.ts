@@ -10,15 +10,26 @@ export const searchWords = (text: string): string[] =>
     .filter(Boolean);
 
 /**
+ * A test for what is said of something: all words of a search must be in it, in any order, upper and lower case alike.
+ * An empty search finds everything.
+ *
+ * saysWords('bark 1x4')('tile 1x4 bark, Roof') = true
+ */
+export function saysWords(text: string): (said: string) => boolean {
+  const words = searchWords(text);
+  return (said) => {
+    const low = said.toLowerCase();
+    return words.every((w) => low.includes(w));
+  };
+}
+
+/**
  * A test for elements whose name has all the words of a search, in any order and by any part of a word. Sizes may be
  * typed with spaces and either cross: "2 × 3 cha" finds plate 2x3 chalk. An empty search finds everything.
  */
 export function elementSearch(text: string): (element: ElementKey) => boolean {
-  const words = searchWords(text);
-  return (element) => {
-    const name = elementName(element);
-    return words.every((w) => name.includes(w));
-  };
+  const has = saysWords(text);
+  return (element) => has(elementName(element));
 }
 
 const collator = new Intl.Collator('en', { numeric: true });

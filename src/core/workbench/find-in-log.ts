@@ -1,5 +1,5 @@
 import type { Books, Entry, Modification } from '../ledger';
-import { elementName } from '../parts';
+import { elementName, saysWords } from '../parts';
 import type { EntryId, ModificationId } from '../shared/ids';
 import type { Workbench } from './workbench';
 
@@ -18,12 +18,8 @@ export interface FoundInLog {
  * findInLog(workbench, 'bark tile').entries = the entries that move bark tiles
  */
 export function findInLog(workbench: Workbench, text: string): FoundInLog | null {
-  const words = text.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return null;
-  const has = (said: string) => {
-    const low = said.toLowerCase();
-    return words.every((w) => low.includes(w));
-  };
+  if (text.trim() === '') return null;
+  const has = saysWords(text);
   const entries = new Set<EntryId>();
   const modifications = new Set<ModificationId>();
   for (const m of workbench.modifications) if (has(saidOf(workbench, m))) modifications.add(m.id);

@@ -43,7 +43,7 @@ export function useBenchCommands(
     return [
       { name: 'Log a change', key: 'l', run: () => focus('log-line') },
       { name: 'Find a part on the model', key: '/', run: () => focus('tray-search') },
-      { name: 'Find in the worklog', run: () => focus('worklog-find') },
+      { name: 'Find in the worklog', run: () => focus('find-in-list') },
       { name: 'Put a part on…', key: 'a', run: () => acts.open({ dialog: 'act', element: null }) },
       {
         name: 'New modification…',

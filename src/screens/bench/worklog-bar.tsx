@@ -2,47 +2,7 @@
 
 import clsx from 'clsx';
 import type { ZoneId } from '@/core/shared/ids';
-import { LOG_ORDERS, type FoundInLog, type LogOrder } from '@/core/workbench';
-import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
-
-interface FindProps {
-  readonly text: string;
-  readonly onText: (text: string) => void;
-  readonly found: FoundInLog | null;
-  readonly order: LogOrder;
-  readonly onOrder: (order: LogOrder) => void;
-}
-
-/** Looks for words in the worklog, and shows it in another order; the order that is kept stays. */
-export function FindInLog({ text, onText, found, order, onOrder }: FindProps) {
-  return (
-    <>
-      <input
-        id="worklog-find"
-        type="search"
-        value={text}
-        onChange={(e) => onText(e.target.value)}
-        aria-label="Find in the worklog"
-        placeholder="Find in the worklog"
-        className="border-edge bg-sheet min-h-7 w-44 min-w-0 rounded-md border px-2"
-      />
-      <span role="status" className="text-soft empty:hidden">
-        {found && `${count(found.entries.size)} ${found.entries.size === 1 ? 'entry' : 'entries'}`}
-      </span>
-      <select
-        aria-label="Order of the worklog"
-        value={order}
-        onChange={(e) => onOrder(e.target.value as LogOrder)}
-        className="border-edge bg-sheet min-h-7 rounded-md border px-1"
-      >
-        {LOG_ORDERS.map((o) => (
-          <option key={o}>{o}</option>
-        ))}
-      </select>
-    </>
-  );
-}
 
 /** The zones: chips where they are few, a list where they are many. */
 export function ZoneChips() {
@@ -108,7 +68,7 @@ export function ViewSelect({ onCompare }: { onCompare: () => void }) {
         aria-label="View of the books"
         value={value}
         onChange={(e) => choose(e.target.value)}
-        className="border-edge bg-sheet min-h-7 rounded-md border px-1"
+        className="border-edge bg-sheet min-h-7 rounded-md border px-1 max-sm:w-20"
       >
         <option value="built">as built</option>
         <option value="planned">as planned</option>

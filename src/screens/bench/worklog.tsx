@@ -8,11 +8,12 @@ import type { EntryId, ModificationId, ZoneId } from '@/core/shared/ids';
 import { findInLog, LOG_ORDERS, sortLog, type Workbench } from '@/core/workbench';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
+import { FindAndOrder } from '../common/find-and-order';
 import { useInAddress, useOneInAddress } from '../common/use-in-address';
 import { cardHandle, DragList, Sortable } from './drag-list';
 import { MarkedBar } from './marked-bar';
 import { ModificationCard } from './modification-card';
-import { FindInLog, ViewSelect, ZoneChips } from './worklog-bar';
+import { ViewSelect, ZoneChips } from './worklog-bar';
 import type { BenchDialogs } from './dialogs';
 
 /** Modifications up to which all are in the page, and each shows its first lots drawn. */
@@ -53,9 +54,17 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
           <Plus size={14} aria-hidden /> New
         </Button>
       </div>
-      <div className="flex flex-wrap items-center gap-2 px-4 pt-1.5 pb-2">
-        <FindInLog text={text} onText={setText} found={found} order={order} onOrder={setOrder} />
-        <span className="flex-1" />
+      <div className="flex flex-wrap items-center gap-2 px-4 pt-1.5 pb-2 max-sm:gap-1">
+        <FindAndOrder
+          what="the worklog"
+          text={text}
+          onText={setText}
+          found={found && { n: found.entries.size, one: 'entry', many: 'entries' }}
+          orders={LOG_ORDERS}
+          order={order}
+          onOrder={setOrder}
+        />
+        <span className="flex-1 max-sm:hidden" />
         <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
       </div>
       <MarkedBar dialogs={dialogs} />

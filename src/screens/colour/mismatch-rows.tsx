@@ -3,11 +3,13 @@
 import clsx from 'clsx';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import { isOpen, SURE, type Audit, type Fix } from '@/core/mismatch';
+import { FIX_ORDERS, isOpen, sortFixes, SURE, type Audit, type Fix } from '@/core/mismatch';
 import { elementName, splitElementKey } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { FindAndOrder } from '../common/find-and-order';
+import { useInAddress, useOneInAddress } from '../common/use-in-address';
 import { differenceName, costWords, fixSource, MISMATCH_WORDS } from '../words/colour';
 import { MismatchMenu } from './mismatch-menu';
 
@@ -26,10 +28,15 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
   const workbench = useBuild((s) => s.workbench);
   const [unfolded, setUnfolded] = useState(false);
   const ids = new Set(chosen.map((f) => f.mismatch.id));
+  const [text, setText] = useInAddress('look');
+  const [order, setOrder] = useOneInAddress('order', FIX_ORDERS);
+  const zoneName = (f: Fix) => workbench.records.zone.get(f.mismatch.zone)?.name ?? '';
+  const fixes = sortFixes(audit.fixes, text, order, zoneName);
+  const doubtful = sortFixes(audit.doubtful, text, order, zoneName);
   const rows: (Fix | 'fold')[] = [
-    ...audit.fixes,
-    ...(audit.doubtful.length > 0 ? (['fold'] as const) : []),
-    ...(unfolded ? audit.doubtful : []),
+    ...fixes,
+    ...(doubtful.length > 0 ? (['fold'] as const) : []),
+    ...(unfolded ? doubtful : []),
   ];
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -38,7 +45,7 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
     estimateSize: () => 42,
     overscan: 10,
   });
-  if (rows.length === 0)
+  if (audit.fixes.length + audit.doubtful.length === 0)
     return (
       <p className="text-soft p-4">
         {audit.aged.length > 0 ? 'But for age, every' : 'Every'} colour that is seen fits in with its like and
@@ -47,6 +54,17 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
     );
   return (
     <section aria-label="Mismatches" className="flex min-h-52 flex-1 flex-col">
+      <div className="flex items-center gap-2 px-4 py-1">
+        <FindAndOrder
+          what="the mismatches"
+          text={text}
+          onText={setText}
+          found={text.trim() === '' ? null : { n: fixes.length, one: 'mismatch', many: 'mismatches' }}
+          orders={FIX_ORDERS}
+          order={order}
+          onOrder={setOrder}
+        />
+      </div>
       <div
         className={clsx(GRID, 'border-rule text-faint border-b py-1.5 text-[12px] max-sm:hidden')}
         aria-hidden
@@ -83,14 +101,13 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
                     onClick={() => setUnfolded(!unfolded)}
                     className="min-h-7 hover:underline"
                   >
-                    {unfolded ? 'Fold away' : 'Show'} {count(audit.doubtful.length)} more that may well be
-                    meant so
+                    {unfolded ? 'Fold away' : 'Show'} {count(doubtful.length)} more that may well be meant so
                   </button>
                 ) : (
                   <>
                     <Row
                       fix={row}
-                      zone={workbench.records.zone.get(row.mismatch.zone)?.name ?? ''}
+                      zone={zoneName(row)}
                       on={ids.has(row.mismatch.id)}
                       onToggle={(on) => onToggle(row, on)}
                       onOpen={() => onOpen(row)}

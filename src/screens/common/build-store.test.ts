@@ -12,7 +12,7 @@ import { NOW, testBuild, type TestBuild } from '@/server/testing/workspace';
 import { post } from '../sending/answers';
 import { makeBuildStore, type BuildStore } from './build-store';
 import { fetchSteps } from '../sending/feed-client';
-import { Outbox } from '../sending/outbox';
+import { Outbox, type Outcome, type Wish } from '../sending/outbox';
 
 let t: TestBuild;
 /** What the network does to each request: let it through, lose it, or lose its answer. */
@@ -133,6 +133,43 @@ describe('a window', () => {
     expect(store.getState().notice?.kind).toBe('done');
     expect(kept.size).toBe(0);
     expect([out(store), t.open().built.figures({ of: 'build' }).out]).toEqual([2, 2]);
+  });
+
+  it('shows at once what a window that is gone had not sent, and once what had arrived after all', async () => {
+    const gone = window_();
+    const none = weather;
+    weather = (path) => (path === '/api/actions' ? 'lost' : 'fine');
+    say(gone, '-2 plate 2x3 chalk');
+    await vi.waitFor(() => expect(kept.size).toBe(1));
+    const [wish] = [...kept.values()] as [Extract<Wish, { kind: 'action' }>];
+    const next = window_();
+    let answer!: (outcome: Outcome) => void;
+    next.getState().showLeft(wish, new Promise((done) => (answer = done)));
+    expect([out(next), next.getState().waiting]).toEqual([2, 1]);
+    // Of another build it is none of this one's business.
+    next
+      .getState()
+      .showLeft({ ...wish, action: { ...wish.action, scope: 'other' } } as never, new Promise(() => 0));
+    expect(next.getState().waiting).toBe(1);
+    weather = none;
+    await settled(gone);
+    const done = perform(t.handle, wish.action, NOW) as { ok: true; value: never };
+    answer({ how: 'done', value: done.value });
+    await settled(next);
+    expect(out(next)).toBe(2);
+    // A page that was fetched after it had arrived has it already.
+    const later = window_();
+    later.getState().showLeft(wish, Promise.resolve({ how: 'done', value: done.value }));
+    expect([out(later), later.getState().waiting]).toEqual([2, 0]);
+    // What is not taken is taken back.
+    const fresh = makeBuildStore({ ...takeSnapshot(t.handle, t.build)! }, new Outbox({} as never));
+    const entry = entries(fresh)[0]!;
+    const off = deleteEntries([entry]);
+    const refused: Wish = { kind: 'action', action: { ...wish.action, id: asId('x'), ...off } };
+    fresh.getState().showLeft(refused, Promise.resolve({ how: 'refused', reason: null }));
+    expect(out(fresh)).toBe(0);
+    await settled(fresh);
+    await vi.waitFor(() => expect(out(fresh)).toBe(2));
   });
 
   it('takes back what is refused, says why, and shows the books as they are', async () => {

@@ -18,7 +18,7 @@ import { leftWords, outcomeWords, refusalWords } from '@/screens/words/refusal';
 import { BuildSync } from './build-sync';
 import type { Steps } from '../sending/feed-client';
 import { firstSelection } from './first-selection';
-import type { Outbox, Outcome } from '../sending/outbox';
+import type { Outbox, Outcome, Wish } from '../sending/outbox';
 import { windowOutbox } from '../sending/window-outbox';
 
 export interface Notice {
@@ -58,6 +58,8 @@ export interface BuildState {
   learn: () => Promise<void>;
   /** Takes in what happened elsewhere. */
   takeSteps: (steps: Steps) => Promise<void>;
+  /** Shows what a window that is gone had logged in this build and not sent, until it is answered. */
+  showLeft: (wish: Wish, outcome: Promise<Outcome>) => void;
   /** Tells what came of what a window that is gone had left unsent. */
   tellLeft: (outcomes: readonly Outcome[]) => void;
   selectWhatIf: (whatIf: WhatIfId | null) => void;
@@ -123,6 +125,18 @@ export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowO
     undoOrRedo: (direction) => (turning = turning.then(() => undoNow(direction))),
     learn: () => sync.learn(),
     takeSteps: (steps) => sync.takeSteps(steps),
+    showLeft: (wish, outcome) => {
+      if (wish.kind !== 'action' || wish.action.scope !== get().workbench.build) return;
+      const { id, diff } = wish.action;
+      // It had arrived after all, and only its answer was lost: the books have it.
+      if (conflictWith(get().workbench.records, diff)) return;
+      sync.show(id, diff);
+      set((s) => ({ waiting: s.waiting + 1 }));
+      void outcome.then(async (came) => {
+        set((s) => ({ waiting: s.waiting - 1 }));
+        await (came.how === 'done' ? sync.accept(id, came.value) : sync.takeBack(id));
+      });
+    },
     tellLeft: (outcomes) => {
       if (outcomes.length > 0) sync.say(leftWords(outcomes));
     },

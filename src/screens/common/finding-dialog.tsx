@@ -8,6 +8,7 @@ import { asId, type ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
+import { FileButton } from '@/ui/file-button';
 import { LotGlyph } from '@/ui/glyph';
 import { useBuild } from './build-store';
 import { sendPhoto } from './send-photo';
@@ -40,8 +41,7 @@ export function FindingDialog({
     perform(keepFinding(workbench, finding ?? null, fields, source()));
     onClose();
   };
-  const choosePhoto = async (file: File | undefined) => {
-    if (!file) return;
+  const choosePhoto = async (file: File) => {
     setSays('Keeping the photo…');
     const done = await sendPhoto(workbench.build, file);
     setSays(done.ok ? '' : `▲ ${photoFaultWords(done.reason)}`);
@@ -86,14 +86,15 @@ export function FindingDialog({
             </Select>
           </Field>
         )}
-        <Field label="Photo: JPEG, PNG or WebP">
-          <input
-            type="file"
+        <div className="flex flex-col gap-1">
+          <span className="text-soft text-[12px]">Photo: JPEG, PNG or WebP</span>
+          <FileButton
+            words={photo ? 'Another photo…' : 'Take or choose one…'}
+            label="Photo: JPEG, PNG or WebP"
             accept="image/jpeg,image/png,image/webp"
-            onChange={(e) => void choosePhoto(e.target.files?.[0])}
-            className="min-h-7"
+            onFile={(f) => void choosePhoto(f)}
           />
-        </Field>
+        </div>
         {photo && (
           <p className="col-span-2 flex items-center gap-3">
             {/* Kept photos are served by this machine, at the size they are kept in. */}

@@ -18,6 +18,8 @@ export function useCatchUp(): void {
   );
   useEffect(() => void store.getState().learn(), [store]);
   useEffect(() => {
-    void sendWhatWasLeft().then((outcomes) => store.getState().tellLeft(outcomes));
+    void sendWhatWasLeft((wish, outcome) => store.getState().showLeft(wish, outcome)).then((outcomes) =>
+      store.getState().tellLeft(outcomes),
+    );
   }, [store]);
 }

@@ -2,11 +2,19 @@
 
 import clsx from 'clsx';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { baseCopies, boxLots, countLot, printCount, readCount, type BoxLot } from '@/core/inspection';
+import {
+  baseCopies,
+  boxLots,
+  countLot,
+  printCount,
+  readCount,
+  thumbCounts,
+  type BoxLot,
+} from '@/core/inspection';
 import { elementName } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
-import { Key } from '@/ui/button';
+import { Button, Key } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { countProblemWords } from '../words/inspection';
 
@@ -39,6 +47,11 @@ export function CheckOff() {
   const [says, setSays] = useState('');
   const [done, setDone] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  // Where there are fingers and no keys, the focus would bring up a keyboard over the list.
+  const focusLine = () => {
+    if (!matchMedia('(pointer: coarse)').matches) input.current?.focus();
+  };
+  useEffect(focusLine, []);
   const read = lot ? readCount(text, lot) : null;
   const go = (to: number) => {
     const next = here[Math.max(0, Math.min(here.length - 1, to))];
@@ -46,7 +59,8 @@ export function CheckOff() {
     setText(next?.line ? printCount(next.line, next.expected) : '');
     setSays('');
   };
-  const enter = () => {
+  const enter = (typed: string) => {
+    const read = lot && readCount(typed, lot);
     if (!lot || !read) return;
     if (!read.ok) return setSays(countProblemWords(read.reason));
     const command = countLot(workbench, lot, read.value, lot.line?.wanted ?? true, source());
@@ -100,14 +114,14 @@ export function CheckOff() {
               setPicked(z);
               setAt(null);
               setText('');
-              input.current?.focus();
+              focusLine();
             }}
           />
         ))}
       </div>
-      <LotRows lots={here} index={index} onPick={(i) => (go(i), input.current?.focus())} />
+      <LotRows lots={here} index={index} onPick={(i) => (go(i), focusLine())} />
       {lot && (
-        <div className="border-rule bg-sheet border-t px-4 py-2.5">
+        <div className="border-rule bg-sheet sticky bottom-0 z-10 border-t px-4 py-2.5">
           <div className="flex items-center gap-3">
             <Glyph element={lot.element} size={52} />
             <label className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3">
@@ -119,11 +133,10 @@ export function CheckOff() {
               </span>
               <input
                 ref={input}
-                autoFocus
                 value={text}
                 onChange={(e) => (setText(e.target.value), setSays(''))}
                 onKeyDown={(e) => {
-                  if (e.key === 'Enter') enter();
+                  if (e.key === 'Enter') enter(text);
                   else if (e.key === 'ArrowDown') go(index + 1);
                   else if (e.key === 'ArrowUp') go(index - 1);
                   else return;
@@ -137,7 +150,25 @@ export function CheckOff() {
                 className="border-ink bg-sheet min-h-9 w-44 rounded-md border px-2 font-mono text-[15px]"
               />
             </label>
-            <Key>Enter</Key>
+            <span className="pointer-coarse:hidden">
+              <Key>Enter</Key>
+            </span>
+          </div>
+          <div
+            role="group"
+            aria-label="Counts by thumb"
+            className="hidden gap-1.5 overflow-x-auto pt-1.5 pointer-coarse:flex"
+          >
+            {text !== '' && (
+              <Button look="main" onClick={() => enter(text)}>
+                Count it
+              </Button>
+            )}
+            {thumbCounts(lot).map((c) => (
+              <Button key={c.says} onClick={() => enter(c.text)}>
+                {c.says}
+              </Button>
+            ))}
           </div>
           <p id="count-says" role="status" aria-live="polite" className="mt-1 min-h-5">
             {done && !says && text === ''
@@ -151,8 +182,11 @@ export function CheckOff() {
                     : ''}
           </p>
           <p className="text-faint text-[12px]">
-            Enter = all there · a number = how many · <b>2b</b> broken · <b>3f</b> faded · <b>1s</b> sticker
-            gone · ↑ ↓ another kind. Small parts: keep them away from small children.
+            <span className="pointer-coarse:hidden">
+              Enter = all there · a number = how many · <b>2b</b> broken · <b>3f</b> faded · <b>1s</b> sticker
+              gone · ↑ ↓ another kind.{' '}
+            </span>
+            Small parts: keep them away from small children.
           </p>
         </div>
       )}

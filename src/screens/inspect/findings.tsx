@@ -4,7 +4,15 @@ import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { FINDING_KINDS, type Finding } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { closeFinding, findingState, MUST_STAY, workOnFinding, type FindingState } from '@/core/inspection';
+import {
+  closeFinding,
+  FINDING_ORDERS,
+  findingState,
+  MUST_STAY,
+  sortFindings,
+  workOnFinding,
+  type FindingState,
+} from '@/core/inspection';
 import { Button, Key } from '@/ui/button';
 import { LotGlyph } from '@/ui/glyph';
 import { modNo } from '@/ui/numbers';
@@ -13,9 +21,8 @@ import { useCommands } from '../commands';
 import { FINDING_WORDS, MATTERS } from '../words/inspection';
 import { draftProblemWords } from '../words/log-line';
 import { FindingDialog } from '../common/finding-dialog';
-import { useInAddress } from '../common/use-in-address';
-
-const ORDER: readonly FindingState[] = ['open', 'planned', 'closed', 'dropped'];
+import { FindAndOrder } from '../common/find-and-order';
+import { useInAddress, useOneInAddress } from '../common/use-in-address';
 
 /** What was found wrong, with photos; each becomes a modification by one key. */
 export function Findings({ findings }: { findings: readonly Finding[] }) {
@@ -25,12 +32,13 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
   const set = useBuild((s) => s.set);
   const [dialog, setDialog] = useState<'new' | Finding | null>(null);
   const [chosen, setChosen] = useInAddress('finding', '', 'push');
+  const [text, setText] = useInAddress('look');
+  const [order, setOrder] = useOneInAddress('order', FINDING_ORDERS);
   const rows = useMemo(() => {
-    const stated = findings.map((f) => ({ f, state: findingState(f, workbench.entries) }));
-    return stated.sort(
-      (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.f.matters - a.f.matters,
-    );
-  }, [findings, workbench.entries]);
+    const stated = findings.map((f) => ({ finding: f, state: findingState(f, workbench.entries) }));
+    const zoneName = (f: Finding) => workbench.records.zone.get(f.zone)?.name ?? '';
+    return sortFindings(stated, text, order, zoneName).map(({ finding: f, state }) => ({ f, state }));
+  }, [findings, workbench, text, order]);
   const at = Math.max(
     0,
     rows.findIndex(({ f }) => f.id === chosen),
@@ -62,7 +70,7 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
   return (
     <section aria-label="Findings" className="h-full overflow-auto p-4">
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <p className="text-soft flex-1">
+        <p className="text-soft flex-1 pointer-coarse:hidden">
           <Key>N</Key> something found · <Key>J</Key> <Key>K</Key> next, previous · <Key>W</Key> make it a
           modification · <Key>E</Key> change it
         </p>
@@ -70,7 +78,23 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
           Something found…
         </Button>
       </div>
-      {rows.length === 0 && (
+      {findings.length > 1 && (
+        <div className="mb-2 flex items-center gap-2">
+          <FindAndOrder
+            what="the findings"
+            text={text}
+            onText={setText}
+            found={text.trim() === '' ? null : { n: rows.length, one: 'finding', many: 'findings' }}
+            orders={FINDING_ORDERS}
+            order={order}
+            onOrder={setOrder}
+          />
+        </div>
+      )}
+      {findings.length > 0 && rows.length === 0 && (
+        <p className="text-soft">No finding has “{text.trim()}” in it.</p>
+      )}
+      {findings.length === 0 && (
         <p className="text-soft max-w-2xl">
           Nothing found yet. Walk around the model zone by zone: what is missing, broken, wobbly, open, odd in
           colour or faded? Note it with a photo; it becomes a modification with its entries prepared.

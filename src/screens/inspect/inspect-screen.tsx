@@ -64,7 +64,7 @@ function Inspect() {
           </div>
           <div className="min-h-0 flex-1">
             <TabPart name="count">
-              <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_420px]">
+              <div className="grid h-full min-h-0 lg:grid-cols-[1fr_420px]">
                 <CheckOff />
                 <MissingPanel report={report} />
               </div>

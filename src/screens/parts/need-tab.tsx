@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { restsOnRough } from '@/core/stock';
 import { elementName } from '@/core/parts';
-import { familyOf, needBy, type NeedLot, type NeedReport } from '@/core/need';
+import { familyOf, NEED_ORDERS, needBy, sortNeed, type NeedLot, type NeedReport } from '@/core/need';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, pieces, piecesOfKinds } from '@/ui/numbers';
@@ -11,7 +11,8 @@ import { useBuild } from '../common/build-store';
 import { list } from '../words/places';
 import { PlaceholdersPanel } from './placeholders-panel';
 import { WaitingPanel } from './waiting-panel';
-import { useOneInAddress } from '../common/use-in-address';
+import { FindAndOrder } from '../common/find-and-order';
+import { useInAddress, useOneInAddress } from '../common/use-in-address';
 import { ListLinks } from '../lists/list-links';
 
 /** What is still missing, in one sentence; then by zone, modification and family, each figure opening its entries. */
@@ -25,6 +26,16 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
     return m ? `${modNo(m.no)} ${m.title}` : 'no modification';
   };
   const groups = needBy(need.lots, nameOf);
+  const [text, setText] = useInAddress('look');
+  const [order, setOrder] = useOneInAddress('sort', NEED_ORDERS);
+  const placesOf = (lot: NeedLot) =>
+    lot.sources
+      .flatMap((s) => [
+        s.zone ? workbench.records.zone.get(s.zone)?.name : '',
+        s.modification ? workbench.records.modification.get(s.modification)?.title : '',
+      ])
+      .join(' ');
+  const shown = sortNeed(need.lots, text, order, placesOf);
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_360px]">
       <section aria-label="Kinds still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
@@ -46,8 +57,24 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
             listed here.
           </p>
         )}
+        {need.lots.length > 1 && (
+          <div className="mb-1 flex items-center gap-2">
+            <FindAndOrder
+              what="what is needed"
+              text={text}
+              onText={setText}
+              found={text.trim() === '' ? null : { n: shown.length, one: 'kind', many: 'kinds' }}
+              orders={NEED_ORDERS}
+              order={order}
+              onOrder={setOrder}
+            />
+          </div>
+        )}
+        {need.lots.length > 0 && shown.length === 0 && (
+          <p className="text-soft py-2">Nothing that is needed has “{text.trim()}” in it.</p>
+        )}
         <ul>
-          {need.lots.map((lot) => (
+          {shown.map((lot) => (
             <LotRow key={`${lot.element}${lot.hidden}`} lot={lot} />
           ))}
         </ul>

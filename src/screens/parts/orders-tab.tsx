@@ -145,7 +145,7 @@ function OrderCard({
   return (
     <li className="border-rule rounded-md border p-3">
       <div className="flex flex-wrap items-center gap-3">
-        <h2 className="flex-1">
+        <h2 className="min-w-56 flex-1">
           <bdi>{order.seller}</bdi>
           {box && (
             <>

@@ -60,8 +60,13 @@ export function windowOutbox(): Outbox {
   return outbox;
 }
 
-/** What a window that is gone had left unsent, sent now; gives what came of each, oldest first. */
-export async function sendWhatWasLeft(): Promise<Outcome[]> {
+/**
+ * What a window that is gone had left unsent, sent now; gives what came of each, oldest first. `onFound` hears of each as
+ * it is found, so that it can be shown before it is answered.
+ */
+export async function sendWhatWasLeft(
+  onFound: (wish: Wish, outcome: Promise<Outcome>) => void = () => undefined,
+): Promise<Outcome[]> {
   if (!hasStorage() || !navigator.locks) return [];
   const held = new Set((await navigator.locks.query()).held?.map((l) => l.name));
   const left = (await entries<string, Wish>(store()))
@@ -72,7 +77,11 @@ export async function sendWhatWasLeft(): Promise<Outcome[]> {
   // One window takes them, however many are opened at once.
   return navigator.locks.request('evarn-left', { ifAvailable: true }, async (lock) => {
     if (!lock) return [];
-    const outcomes = left.map(([, wish]) => windowOutbox().add(wish));
+    const outcomes = left.map(([, wish]) => {
+      const outcome = windowOutbox().add(wish);
+      onFound(wish, outcome);
+      return outcome;
+    });
     await delMany(
       left.map(([key]) => key),
       store(),

@@ -14,7 +14,7 @@ export function BarEnd({ isDemo }: { isDemo: boolean }) {
       {isDemo && (
         <Button
           onClick={() => setAsked(true)}
-          className="mr-1 border-dashed"
+          className="mr-1 border-dashed max-sm:mr-0 max-sm:px-1.5"
           aria-label="Demo: start my own workspace"
           title="Everything here came with Evarn"
         >
