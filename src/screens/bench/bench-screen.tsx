@@ -140,7 +140,7 @@ function Bench() {
   };
   return (
     <PaletteProvider palette={workbench.palette}>
-      <div className="line-box flex flex-col">
+      <div className="page-box flex flex-col">
         <BuildBar screen="Bench" background={background} />
         <BalanceBand
           effect={reading?.effect ?? null}

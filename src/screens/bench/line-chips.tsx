@@ -47,7 +47,7 @@ export function LineChips({ onLine, onEnter }: { onLine: (line: string) => void;
         </>
       )}
       {chips.map((c) => (
-        <Button key={c.says} onClick={() => onLine(c.line)} className="min-w-11 whitespace-nowrap">
+        <Button key={c.says} onClick={() => onLine(c.line)} className="min-w-11 shrink-0 whitespace-nowrap">
           {c.element && <Glyph element={c.element} size={26} />}
           {c.colour && (
             <span
