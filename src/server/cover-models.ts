@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { elementSchema, recordSchema } from '@/core/formats/record-schemas';
 import { priceLookup, type Grade } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';

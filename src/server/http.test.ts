@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod';
 import { answer, readBody, readJson, refuse } from './http';
 
 const post = (body: BodyInit, headers: Record<string, string> = {}) =>

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { COLOUR_FAMILIES, FINISHES } from '@/core/colour';
 import { LIMITS, TABLE } from '@/core/shared/bounds';
 import { elementSchema } from '@/core/formats/record-schemas';

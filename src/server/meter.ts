@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { LabD65 } from '@/core/colour';
 import { splitElementKey, type ElementKey } from '@/core/parts';
 import { seededRandom } from '@/core/shared/random';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { splitElementKey } from '@/core/parts';
 import { asId, type BuildId, type ModificationId } from '@/core/shared/ids';
 import { moneyAsDecimal } from '@/core/shared/money';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import Ajv from 'ajv';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod';
 import { PALETTE } from '../colour';
 import {
   added,

@@ -1,4 +1,4 @@
-import { z } from '../shared/zod';
+import * as z from '../shared/zod';
 import { LIMITS, TABLE } from '../shared/bounds';
 
 /** A model whose colours are to be judged, as it comes in: docs/formats/mismatch-request.schema.json is written from it. */

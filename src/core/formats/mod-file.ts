@@ -1,4 +1,4 @@
-import { z } from '../shared/zod';
+import * as z from '../shared/zod';
 import {
   accountOwner,
   isOfBuild,

@@ -1,4 +1,4 @@
-import { z } from '../shared/zod';
+import * as z from '../shared/zod';
 import { elementSchema, gradeSchema } from '../formats/record-schemas';
 import { LIMITS } from '../shared/bounds';
 import { planSchema, type BuyingPlan } from '../sourcing';

@@ -1,4 +1,4 @@
-import { z } from '../shared/zod';
+import * as z from '../shared/zod';
 import { COLOUR_FAMILIES, FINISHES } from '../colour';
 import { elementSchema } from '../formats/record-schemas';
 import { splitElementKey, type ElementKey } from '../parts';

@@ -1,4 +1,4 @@
-import { z } from './zod';
+import * as z from './zod';
 
 /** How long a search may take, and how it can be repeated. */
 export const runOptionsSchema = (most: { readonly seconds: number; readonly iterations: number }) =>

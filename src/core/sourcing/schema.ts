@@ -1,5 +1,5 @@
 import { runOptionsSchema } from '../shared/run-options';
-import { z } from '../shared/zod';
+import * as z from '../shared/zod';
 import { PROBLEM } from '../shared/bounds';
 import type { Problem, ProblemId } from './problem';
 

@@ -2,6 +2,20 @@
 
 import { useEffect } from 'react';
 
+/** What a page needs to be worked with comes first. */
+const AFTER_MS = 2000;
+
+async function keepThisPage(): Promise<void> {
+  try {
+    await navigator.serviceWorker.register('/offline.js');
+    const { active } = await navigator.serviceWorker.ready;
+    const files = performance.getEntriesByType('resource').map((r) => r.name);
+    active?.postMessage({ keep: 'this page', page: window.location.pathname, files });
+  } catch {
+    // Forbidden by the browser, or by its settings: then pages open only where Evarn is reached.
+  }
+}
+
 /**
  * Has the browser keep the pages that were opened, so that they open while Evarn cannot be reached. A browser allows it on
  * the machine itself, and to a phone where sharing has a certificate.
@@ -9,15 +23,8 @@ import { useEffect } from 'react';
 export function KeepOffline() {
   useEffect(() => {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-    void navigator.serviceWorker
-      .register('/offline.js')
-      .then(() => navigator.serviceWorker.ready)
-      .then(({ active }) => {
-        const files = performance.getEntriesByType('resource').map((r) => r.name);
-        active?.postMessage({ keep: 'this page', page: window.location.pathname, files });
-      })
-      // Forbidden by the browser, or by its settings: then pages open only where Evarn is reached.
-      .catch(() => undefined);
+    const timer = setTimeout(() => void keepThisPage(), AFTER_MS);
+    return () => clearTimeout(timer);
   }, []);
   return null;
 }

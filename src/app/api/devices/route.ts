@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import QRCode from 'qrcode';
 import { BODY } from '@/core/shared/bounds';
 import { dataFolder } from '@/data/database';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { rowsOf } from '@/core/mismatch';
 import type { PartId } from '@/core/shared/ids';
 import { BODY, LIMITS } from '@/core/shared/bounds';

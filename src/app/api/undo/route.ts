@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { scopeNow } from '@/core/records';
 import { BODY } from '@/core/shared/bounds';
 import { answer, readJson, refuse, route } from '@/server/http';

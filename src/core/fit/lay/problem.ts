@@ -1,5 +1,5 @@
 import { runOptionsSchema } from '../../shared/run-options';
-import { z } from '../../shared/zod';
+import * as z from '../../shared/zod';
 
 /** Bounds of a laying problem: what a wall or a floor of 64 x 64 studs and 40 courses needs, and room beyond it. */
 export const LAY = {

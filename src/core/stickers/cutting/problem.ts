@@ -1,5 +1,5 @@
 import { runOptionsSchema } from '../../shared/run-options';
-import { z } from '../../shared/zod';
+import * as z from '../../shared/zod';
 
 /** Bounds of a cutting problem: more than anybody has on a table. */
 export const CUT = { fields: 400, strips: 400, count: 200, pieces: 1000, mm: 2000, seconds: 300 } as const;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Handle } from '@/data/database';
 import { answer, readJson, refuse, route } from '@/server/http';
 import { importBoxes, importPrices, importRegister, importStock } from '@/server/import-rows';

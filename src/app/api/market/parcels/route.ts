@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { elementSchema } from '@/core/formats/record-schemas';
 import type { ParcelQuestion } from '@/core/orders';
 import { BODY, LIMITS } from '@/core/shared/bounds';

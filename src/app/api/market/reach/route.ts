@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { elementSchema } from '@/core/formats/record-schemas';
 import { inReach, listsSchema, othersToAsk, preferencesSchema, readPreferences } from '@/core/market';
 import { LIMITS, PROBLEM } from '@/core/shared/bounds';

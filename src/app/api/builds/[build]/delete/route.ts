@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { deleteBuildOf, deletionOf } from '@/server/delete-build';
 import { answer, readJson, refuse, route } from '@/server/http';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { BODY } from '@/core/shared/bounds';
 import { asId, type BuildId, type StripJobId } from '@/core/shared/ids';
 import { cutPlanSchema } from '@/core/stickers/cutting';
