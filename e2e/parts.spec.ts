@@ -36,6 +36,12 @@ test('what is missing is planned, ordered by one key, comes by the clock, and is
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText('cheapest for each kind')).toBeVisible();
   await isAccessible(page);
+  // Each reason is solved for; where nothing could be otherwise, that is said.
+  const why = page.getByRole('region', { name: 'Why this plan' });
+  await why.getByRole('button', { name: 'Work out why' }).click();
+  await expect(why.getByRole('button', { name: 'Work out why' })).toBeVisible({ timeout: 60_000 });
+  await expect(why).toContainText(/One parcel|The dearest parcel|beats single parts|better plan/);
+  await isAccessible(page);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('o');
   // The sellers are asked again before anything is bought; they fail now and then, and change their prices in time.

@@ -9,6 +9,10 @@ export { addDays, parcelsOf } from './plan-parcels';
 export type { Parcel } from './plan-parcels';
 export { boxRefused } from './allowed-sellers';
 export { boxCredit } from './box-credit';
+export { dearestParcel, holdingKinds, reasonOf, reasonsToAsk } from './plan-reasons';
+export type { AskedReason, PlanQuestion, PlanReason } from './plan-reasons';
+export { forbidTold, sentTwice, singleKindParcels } from './told-parcels';
+export type { SentTwice } from './told-parcels';
 export { poseProblem } from './pose';
 export { PREFERENCES } from './preferences';
 export { boxGrade, boxId, lotId, readOfferId } from './problem-ids';
@@ -25,6 +29,7 @@ export {
   preferencesSchema,
   readPlan,
   readPreferences,
+  reasonsRequestSchema,
   savedPlanChangeSchema,
   savePlan,
   savePreferences,

@@ -13,6 +13,8 @@ export interface Preferences {
   readonly within: number | null;
   readonly chance: number;
   readonly never: ReadonlySet<string>;
+  /** Boxes that are left out, by `boxId`. */
+  readonly leaveOut: ReadonlySet<string>;
   /** Sellers that are preferred, and how many pence more a parcel of theirs may cost than one of others. */
   readonly prefer: ReadonlySet<string>;
   readonly favour: Minor;
@@ -33,6 +35,7 @@ export const PREFERENCES: Preferences = {
   within: null,
   chance: 0.8,
   never: new Set(),
+  leaveOut: new Set(),
   prefer: new Set(),
   favour: 100,
   genuine: true,

@@ -4,7 +4,7 @@ import { solveBySteps } from '../sourcing';
 import { makeWorkbench, planned, testSource } from '../testing/workbench';
 import { boxFor, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
-import { savePlan, readPlan, type SavedPlan } from './saved-plan';
+import { savePlan, savePreferences, readPlan, type SavedPlan } from './saved-plan';
 import { needOf, sameNeed } from '../need';
 import { poseProblem } from './pose';
 import { PREFERENCES, type Preferences } from './preferences';
@@ -64,6 +64,12 @@ describe('a buying plan that is kept', () => {
     expect(through(blank)).toEqual(blank);
   });
 
+  it('reads what was kept before boxes could be left out', () => {
+    const { leaveOut: _, ...before } = savePreferences(blank.preferences);
+    const kept = { ...(savePlan(blank) as object), preferences: before };
+    expect(readPlan(JSON.parse(JSON.stringify(kept)))).toEqual(blank);
+  });
+
   it('keeps every preference, whatever it is', () => {
     const ids = fc.array(fc.string({ minLength: 1, maxLength: 30 }), { maxLength: 6 });
     const preferences: fc.Arbitrary<Preferences> = fc.record({
@@ -75,6 +81,7 @@ describe('a buying plan that is kept', () => {
       within: fc.option(fc.integer({ min: 0, max: 9999 })),
       chance: fc.constantFrom(0.5, 0.8, 0.9),
       never: ids.map((l) => new Set(l)),
+      leaveOut: ids.map((l) => new Set(l)),
       prefer: ids.map((l) => new Set(l)),
       favour: fc.integer({ min: 0, max: 5000 }),
       genuine: fc.boolean(),

@@ -55,6 +55,8 @@ export const preferencesSchema = z.strictObject({
   within: days.nullable(),
   chance: share,
   never: z.array(id).max(2000),
+  // Plans that were kept before boxes could be left out have none.
+  leaveOut: z.preprocess((v) => v ?? [], z.array(id).max(1000)),
   prefer: z.array(id).max(2000),
   favour: pence,
   genuine: z.boolean(),
@@ -161,12 +163,25 @@ export const planRequestSchema = z.strictObject({
   like: runSchema.nullable(),
 });
 
+/** What is put to the server so that a plan says why it is as it is: the plan, on the market of its run. */
+export const reasonsRequestSchema = z.strictObject({
+  run: runSchema,
+  /** The run whose market the plan was made on. */
+  like: runSchema,
+  lots: z.array(needLotSchema).max(5000),
+  preferences: preferencesSchema,
+  plan: planSchema,
+  /** Seconds for each question. */
+  seconds,
+});
+
 type KeptPreferences = z.infer<typeof preferencesSchema>;
 
 /** Preferences as JSON can hold them. */
 export const savePreferences = (p: Preferences): KeptPreferences => ({
   ...p,
   never: [...p.never],
+  leaveOut: [...p.leaveOut],
   prefer: [...p.prefer],
   condition: [...p.condition],
 });
@@ -175,6 +190,7 @@ export const savePreferences = (p: Preferences): KeptPreferences => ({
 export const readPreferences = (p: KeptPreferences): Preferences => ({
   ...p,
   never: new Set(p.never),
+  leaveOut: new Set(p.leaveOut),
   prefer: new Set(p.prefer),
   condition: new Map(p.condition),
 });

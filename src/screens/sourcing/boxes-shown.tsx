@@ -27,6 +27,13 @@ export function BoxesShown({
 }) {
   const { market, preferences } = sourcing;
   if (!market || market.boxes.length === 0) return null;
+  const proven = plan.status === 'optimal';
+  const refusedWords = (b: MarketBox) =>
+    ({
+      'left out': 'is left out, as you chose',
+      late: 'does not come in time',
+      'shut out': `is sold by ${b.seller}, a seller you excluded or who does not promise genuine parts`,
+    })[boxRefused(b, market, preferences)!];
   const copiesOf = (b: MarketBox) => plan.donors.find((d) => d.id === boxId(b))?.copies ?? 0;
   // Of a set that is not bought the cheaper box speaks for both.
   const told = market.boxes.filter(
@@ -43,10 +50,10 @@ export function BoxesShown({
         return (
           <li key={boxId(b)}>
             {copies > 0
-              ? `${copies} × ${box} of ${b.seller}, about ${addDays(today, b.days)}: ${count(useful)} of its pieces are needed, and singly they cost more.`
+              ? `${copies} × ${box} of ${b.seller}, about ${addDays(today, b.days)}: ${count(useful)} of its pieces are needed.`
               : boxRefused(b, market, preferences)
-                ? `${box} ${boxRefused(b, market, preferences) === 'late' ? 'does not come in time' : `is sold by ${b.seller}, a seller you excluded or who does not promise genuine parts`}.`
-                : `${box} is not worth it: ${useful > 0 ? `the ${count(useful)} of its pieces that are needed cost less singly` : 'nothing in it is needed'}.`}
+                ? `${box} ${refusedWords(b)}.`
+                : `${box} is not bought: ${useful === 0 ? 'nothing in it is needed' : proven ? `${count(useful)} of its pieces are needed, and no plan with it is cheaper: that is proven` : `${count(useful)} of its pieces are needed, and no cheaper plan with it was found`}.`}
           </li>
         );
       })}

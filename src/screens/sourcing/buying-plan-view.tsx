@@ -19,6 +19,8 @@ import type { PlanFailure } from './plan-need';
 import type { SourcingTools, WantedParts } from './use-sourcing';
 import { MixedLots, type Beside } from './mixed-lots';
 import { ParcelsChart } from './parcels-chart';
+import { ToldParcels } from './told-parcels';
+import { WhyThisPlan } from './why-this-plan';
 import { UnmetLots, type InPlans } from './unmet-lots';
 import { TimedProgress } from '@/ui/timed-progress';
 
@@ -115,6 +117,7 @@ export function BuyingPlanView({
         {plan && (
           <>
             <MixedLots plan={plan} lots={sourcing.lots} sourcing={sourcing} beside={beside} />
+            <ToldParcels plan={plan} parcels={parcels} sourcing={sourcing} />
             <ByHand plan={plan} credit={sourcing.credit} />
             {boxes && <BoxesShown plan={plan} sourcing={sourcing} today={today} />}
             <ul className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
@@ -130,6 +133,7 @@ export function BuyingPlanView({
               act={act}
               inPlans={inPlans}
             />
+            <WhyThisPlan key={sourcing.asked?.run} sourcing={sourcing} />
             <ParcelsChart sourcing={sourcing} />
             {asked !== null && asked !== 'asking' && (
               <PricesChanged asked={asked} onBuy={buy} onAgain={run} onDrop={() => setAsked(null)} />

@@ -9,6 +9,7 @@ import { Button, Key } from '@/ui/button';
 import { Check, Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { priceListWords } from '../words/price-list';
+import { LeftOut } from './told-parcels';
 import type { SourcingTools, WantedParts } from './use-sourcing';
 
 /** How the need is to be met: limits, what may be bought, and of whom. */
@@ -110,6 +111,7 @@ export function PreferencesForm({
       )}
       <ByLot sourcing={sourcing} need={need} beside={beside} />
       <PriceLists sourcing={sourcing} />
+      {boxes && <LeftOut preferences={p} onBack={(leaveOut) => set({ leaveOut })} />}
       {boxes && offers && <BoxOffers offers={offers.of} act={offers.act} />}
       {sourcing.market && <Sellers sourcing={sourcing} />}
     </form>

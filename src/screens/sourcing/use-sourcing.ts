@@ -40,6 +40,8 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
   /** The place in the line while other plans are solved first; 0 = it is being solved. */
   const [place, setPlace] = useState(0);
   const [asked, setAsked] = useState<AskedPlan | null>(null);
+  /** The preferences that the plan was asked with: others may have been chosen since. */
+  const [askedWith, setAskedWith] = useState(preferences);
   const [failure, setFailure] = useState<PlanFailure | null>(null);
   /** Sellers read from price lists. */
   const [lists, setLists] = useState<readonly MarketSeller[]>([]);
@@ -54,6 +56,7 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
       // Somebody was quicker than the server: what they asked meanwhile stands.
       if (stopper.current) return;
       setPreferences(saved.preferences);
+      setAskedWith(saved.preferences);
       setSeconds(saved.seconds);
       setLists(saved.lists);
       setListPostage(saved.listPostage);
@@ -71,6 +74,7 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
     const mine = new AbortController();
     stopper.current = mine;
     running.current = crypto.randomUUID();
+    setAskedWith(preferences);
     setStep('asking');
     setBounds([]);
     setAsked(null);
@@ -110,6 +114,7 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
     place,
     /** The question with its answer. */
     asked,
+    askedWith,
     market: asked?.market ?? null,
     plan: asked?.plan ?? null,
     credit: asked?.credit ?? 0,

@@ -1,0 +1,78 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { poseProblem, PREFERENCES, savePreferences, type PlanReason } from '@/core/market';
+import { solveBySteps } from '@/core/sourcing';
+import { boxFor, offerOf, sellerOf } from '@/core/testing/market';
+import { el } from '@/core/testing/world';
+import type { Handle } from '@/data/database';
+import { testBuild, type TestBuild } from '@/server/testing/workspace';
+import { POST } from '@/app/api/market/reasons/route';
+import { planReasons } from './plan-reasons';
+import { rememberMarket } from './runs';
+
+const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
+let t: TestBuild;
+beforeEach(() => {
+  t = testBuild();
+  held.evarnWorkspace = t.handle;
+});
+afterEach(() => {
+  t.handle.sqlite.close();
+  held.evarnWorkspace = undefined;
+});
+
+const [brick, tile] = [el('brick 2x4', 'ash'), el('tile 2x2', 'ash')];
+const lots = [brick, tile].map((element) => ({ element, qty: 10, hidden: false, sources: [] }));
+const flat = (pence: number) => ({ postage: [{ maxGrams: 100_000, pence }] });
+const market = {
+  sellers: [
+    sellerOf('A', [offerOf(brick, 10, 50), offerOf(tile, 90, 50)], flat(100)),
+    sellerOf('B', [offerOf(tile, 10, 50)], flat(100)),
+  ],
+  boxes: [boxFor('Hut', 9000, [{ element: brick, qty: 10 }])],
+};
+const plan = solveBySteps(
+  poseProblem(lots, market, PREFERENCES, () => 10),
+  1,
+  200,
+);
+const request = {
+  run: 'why',
+  like: 'first',
+  lots,
+  plan: JSON.parse(JSON.stringify(plan)),
+  seconds: 5,
+  preferences: savePreferences(PREFERENCES),
+};
+
+describe('why a plan is as it is, over the network', () => {
+  it('is solved on the market of its run, question by question', async () => {
+    rememberMarket('first', market);
+    const body = new Request('http://127.0.0.1/api/market/reasons', {
+      method: 'POST',
+      body: JSON.stringify(request),
+    });
+    const lines = (await (await POST(body)).text()).trim().split('\n');
+    const said = lines.map(
+      (l) => JSON.parse(l) as { questions?: number; reason?: PlanReason; reasons?: unknown[] },
+    );
+    expect(said[0]).toEqual({ questions: 2 });
+    expect(said.slice(1, 3).map((s) => [s.reason!.question.of, s.reason!.more])).toEqual([
+      // All of A: tiles at 90 in place of 10, and B's postage saved.
+      ['fewer parcels', 700],
+      ['without two', -200],
+    ]);
+    expect(said[3]!.reasons).toEqual(said.slice(1, 3).map((s) => s.reason));
+  });
+
+  it('says that the market is not known any more, and stops where it is told to', async () => {
+    const say = () => undefined;
+    expect(
+      await planReasons({ ...request, like: 'long-ago' }, { say, signal: new AbortController().signal }),
+    ).toEqual({
+      ok: false,
+      reason: { fault: 'forgotten' },
+    });
+    rememberMarket('first', market);
+    expect(await planReasons(request, { say, signal: AbortSignal.abort() })).toEqual({ ok: true, value: [] });
+  });
+});
