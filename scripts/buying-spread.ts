@@ -6,20 +6,24 @@ import { buyingProblem, SIZES, STRUCTURE_NAMES, type SizeName } from '../src/cor
 import { faultsOf } from '../src/core/testing/sourcing';
 import { solveLinearModel } from '../src/server/solve-linear-model';
 import { solveSourcing } from '../src/server/solve-sourcing';
+import { realNeeds } from '../src/server/testing/real-needs';
+import { openDatabase } from '../src/data/database';
 
 /**
  * `npm run buying-spread -- SIZE SECONDS [SEED …]`: buying plans of problems of every structure, from seeds that nobody
- * has looked at: what Evarn finds in the time, the solver alone on the whole programme in the same time, and both ways
+ * has looked at; with `needs:FOLDER` in place of a size, of what the builds of a workspace need: what Evarn finds in the time, the solver alone on the whole programme in the same time, and both ways
  * that people do it by hand, beside the best of all of them and of a longer run. Threads are bundled first.
  */
 const [sizeName = 'medium', seconds = '2', ...seeds] = process.argv.slice(2);
-if (!Object.hasOwn(SIZES, sizeName) || !(Number(seconds) > 0)) {
+const folder = sizeName.startsWith('needs:') ? sizeName.slice('needs:'.length) : null;
+if ((folder === null && !Object.hasOwn(SIZES, sizeName)) || !(Number(seconds) > 0)) {
   console.error(
-    'Say a size (small, medium, large), seconds, and seeds: npm run buying-spread -- medium 2 7 8',
+    'Say a size (small, medium, large) or needs:FOLDER, seconds, and seeds: npm run buying-spread -- medium 2 7 8',
   );
   process.exit(2);
 }
-const size = sizeName as SizeName;
+/** Problems out of one workspace. */
+const MOST_NEEDS = 12;
 /** The longer run that tells how far there is to go. */
 const LONGER = 5;
 
@@ -27,6 +31,8 @@ interface Row {
   readonly over: number;
   readonly gap: number;
   readonly unmet: number;
+  /** How far the longer run is over the best known: more time should not be worse. */
+  readonly longer: number;
 }
 
 const unmetOf = (plan: BuyingPlan): number => plan.unmet.reduce((s, u) => s + u.qty, 0);
@@ -59,7 +65,12 @@ async function measure(problem: Problem): Promise<Row> {
   if (alone?.unmet === unmet) costs.push(alone.cost);
   const best = Math.min(...costs);
   const over = (cost: number) => 100 * (cost / best - 1);
-  const row = { over: over(plan.cost), gap: 100 * (1 - plan.floor / best), unmet: unmetOf(plan) - unmet };
+  const row = {
+    over: over(plan.cost),
+    gap: 100 * (1 - plan.floor / best),
+    unmet: unmetOf(plan) - unmet,
+    longer: over(longer.cost),
+  };
   console.log(
     [
       problem.name.padEnd(36),
@@ -67,6 +78,7 @@ async function measure(problem: Problem): Promise<Row> {
       `Evarn ${percent(row.over)}, floor ${percent(row.gap)} below${row.unmet > 0 ? `, ${row.unmet} more unmet` : ''}`.padEnd(
         44,
       ),
+      `in ${LONGER * time} s ${percent(row.longer)}`.padEnd(16),
       `solver alone ${alone ? percent(over(alone.cost)) : 'none'}`.padEnd(24),
       `cheapest each ${percent(over(plan.byHand.cheapestEach))}, fewest sellers ${percent(over(plan.byHand.fewestSellers))}`,
     ].join(' '),
@@ -78,11 +90,21 @@ const sorted = (rows: readonly Row[], of: (r: Row) => number): number[] => rows.
 const spread = (values: readonly number[]): string =>
   `median ${percent(values[values.length >> 1] ?? 0)}, worst ${percent(values.at(-1) ?? 0)}`;
 
+async function problemsOf(seed: number): Promise<Problem[]> {
+  if (folder === null) return STRUCTURE_NAMES.map((name) => buyingProblem(name, sizeName as SizeName, seed));
+  const handle = openDatabase(folder, new Date());
+  try {
+    return await realNeeds(handle, seed, MOST_NEEDS);
+  } finally {
+    handle.sqlite.close();
+  }
+}
+
 const rows: Row[] = [];
 for (const seed of seeds.length > 0 ? seeds.map(Number) : [1])
-  for (const name of STRUCTURE_NAMES) rows.push(await measure(buyingProblem(name, size, seed)));
+  for (const problem of await problemsOf(seed)) rows.push(await measure(problem));
 console.log(
-  `\n${rows.length} ${size} problems, ${seconds} s: over the best known ${spread(sorted(rows, (r) => r.over))}; ` +
-    `floor below it ${spread(sorted(rows, (r) => r.gap))}; ${rows.filter((r) => r.unmet > 0).length} leave unmet what can be had`,
+  `\n${rows.length} ${folder === null ? sizeName : 'real'} problems, ${seconds} s: over the best known ${spread(sorted(rows, (r) => r.over))}; ` +
+    `in ${LONGER} times the time ${spread(sorted(rows, (r) => r.longer))}; floor below it ${spread(sorted(rows, (r) => r.gap))}; ${rows.filter((r) => r.unmet > 0).length} leave unmet what can be had`,
 );
 process.exit(0);
