@@ -1,10 +1,12 @@
-import type { Compiled } from './compile';
+import { priceOfNeed, type Compiled } from './compile';
 
 /**
  * A Lagrangian floor (Geoffrion 1974): the need of each lot is priced instead of demanded. Each seller then stands alone:
  * the least over his postage bands of postage less a fractional knapsack of profits by gram; a multiplier shares the
  * minimum order between pieces and parcel; donors stand apart. Multipliers move by deflected Polyak steps (Camerini,
- * Fratta and Maffioli 1975). Multiples and least orders are left out, which keeps it a floor.
+ * Fratta and Maffioli 1975). Where fewer parcels are allowed than there are sellers, the best of them count. Packs and least
+ * numbers count by the least that a piece comes to when no more are wanted than all lots need; what else they bind is left
+ * out, which keeps it a floor.
  */
 export class LowerBound {
   best = -Infinity;
@@ -39,7 +41,7 @@ export class LowerBound {
     this.mu = new Float64Array(c.sellers);
     this.direction = new Float64Array(c.lots);
     this.muDirection = new Float64Array(c.sellers);
-    const pairs = from?.pairs ?? pairsOf(c);
+    const pairs = from?.pairs ?? pairsOf(c, need);
     this.pairs = pairs;
     this.lotsOfSeller = pairs.lots;
     this.offersOfPair = pairs.offers;
@@ -121,19 +123,47 @@ export class LowerBound {
   private evaluate(taken: Float64Array, muGradient: Float64Array, shares: Float64Array): number {
     let value = 0;
     for (let l = 0; l < this.c.lots; l++) value += this.lambda[l]! * this.need[l]!;
-    for (let s = 0; s < this.c.sellers; s++) {
-      const [shut, forced] = [this.settled.sellers[s] === SHUT, this.settled.sellers[s] === OPENED];
-      shares[s] = shut ? Infinity : this.seller(s, taken, muGradient, forced);
-      const cost = forced ? shares[s]! : Math.min(0, shares[s]!);
-      value += cost;
-      this.openShare[s] = KEPT * this.openShare[s]! + (1 - KEPT) * (forced || cost < 0 ? 1 : 0);
-    }
+    value += this.parcels(taken, muGradient, shares);
     for (let d = 0; d < this.c.donorPrice.length; d++) value += this.donor(d, taken);
     return value;
   }
 
-  /** The least that a seller's parcel comes to with pieces paid by their lots' prices; what it takes is noted. */
-  private seller(s: number, taken: Float64Array, muGradient: Float64Array, forced: boolean): number {
+  /** What the parcels come to: of every seller who is worth one or is forced, and no more than are allowed. */
+  private parcels(taken: Float64Array, muGradient: Float64Array, shares: Float64Array): number {
+    const { sellers, maxSellers } = this.c;
+    const limited = maxSellers < sellers;
+    let value = 0;
+    const open: number[] = [];
+    for (let s = 0; s < sellers; s++) {
+      const forced = this.settled.sellers[s] === OPENED;
+      const shut = this.settled.sellers[s] === SHUT;
+      shares[s] = shut ? Infinity : this.seller(s, limited ? null : taken, muGradient, forced);
+      if (forced || shares[s]! < 0) open.push(s);
+    }
+    const kept = limited ? this.allowed(open, shares) : open;
+    // More are forced than are allowed: there is no such plan.
+    if (!kept) return Infinity;
+    for (let s = 0; s < sellers; s++) this.openShare[s] = KEPT * this.openShare[s]!;
+    for (const s of kept) {
+      value += shares[s]!;
+      this.openShare[s] = this.openShare[s]! + 1 - KEPT;
+      if (limited) this.seller(s, taken, muGradient, this.settled.sellers[s] === OPENED);
+    }
+    return value;
+  }
+
+  /** Of open sellers those that are forced, and the best of the others while there is room; undefined where there is none. */
+  private allowed(open: readonly number[], shares: Float64Array): number[] | undefined {
+    const isForced = (s: number) => this.settled.sellers[s] === OPENED;
+    const forced = open.filter(isForced);
+    const room = this.c.maxSellers - forced.length;
+    if (room < 0) return undefined;
+    const others = open.filter((s) => !isForced(s)).sort((a, b) => shares[a]! - shares[b]!);
+    return [...forced, ...others.slice(0, room)];
+  }
+
+  /** The least that a seller's parcel comes to with pieces paid by their lots' prices; what it takes is noted in `taken`. */
+  private seller(s: number, taken: Float64Array | null, muGradient: Float64Array, forced: boolean): number {
     const { c } = this;
     const mu = this.mu[s]!;
     const items: Item[] = [];
@@ -147,7 +177,7 @@ export class LowerBound {
         for (const o of offers) gramsLeast = Math.min(gramsLeast, c.grams[c.offerElement[o]!]!);
       for (let i = 0; i < offers.length && left > 0; i++) {
         const o = offers[i]!;
-        const price = c.offerPrice[o]!;
+        const price = this.pairs.price[o]!;
         const profit = this.lambda[lot]! - (1 - mu) * price;
         if (profit <= 0) break;
         const qty = Math.min(left, c.offerCap[o]!);
@@ -165,7 +195,7 @@ export class LowerBound {
     s: number,
     items: readonly Item[],
     fixed: number,
-    taken: Float64Array,
+    taken: Float64Array | null,
     muGradient: Float64Array,
     forced: boolean,
   ): number {
@@ -189,7 +219,8 @@ export class LowerBound {
       weight += whole;
     }
     if (band < limits.length) settle(band, profit);
-    if (bestBand >= 0 && (best < 0 || forced)) this.note(s, items, limits[bestBand]!, taken, muGradient);
+    if (taken && bestBand >= 0 && (best < 0 || forced))
+      this.note(s, items, limits[bestBand]!, taken, muGradient);
     return best;
   }
 
@@ -277,6 +308,8 @@ export const nothingSettled = (c: Compiled): Settled => ({
 });
 
 interface Pairs {
+  /** The least that a piece of each offer comes to, packs and least numbers counted. */
+  readonly price: Float64Array;
   readonly lots: readonly Int32Array[];
   readonly offers: readonly (readonly Int32Array[])[];
 }
@@ -298,7 +331,8 @@ interface Item {
 }
 
 /** For each seller the lots he can serve, and for each of them his offers, cheapest first. */
-function pairsOf(c: Compiled): { lots: Int32Array[]; offers: Int32Array[][] } {
+function pairsOf(c: Compiled, need: Int32Array): Pairs {
+  const price = leastPrices(c, need);
   const lots: Int32Array[] = [];
   const offers: Int32Array[][] = [];
   for (let s = 0; s < c.sellers; s++) {
@@ -306,11 +340,21 @@ function pairsOf(c: Compiled): { lots: Int32Array[]; offers: Int32Array[][] } {
     for (const o of c.offersOfSeller[s]!)
       for (const lot of c.acceptedBy[c.offerElement[o]!]!) byLot.set(lot, [...(byLot.get(lot) ?? []), o]);
     lots.push(Int32Array.from(byLot.keys()));
-    offers.push(
-      [...byLot.values()].map((os) =>
-        Int32Array.from(os.sort((a, b) => c.offerPrice[a]! - c.offerPrice[b]!)),
-      ),
-    );
+    offers.push([...byLot.values()].map((os) => Int32Array.from(os.sort((a, b) => price[a]! - price[b]!))));
   }
-  return { lots, offers };
+  return { lots, offers, price };
+}
+
+/**
+ * The least that a piece of an offer can come to: its price, where whole packs of it can be wanted; else what the most that
+ * all lots together can take of it comes to, with what the pack leaves over.
+ */
+function leastPrices(c: Compiled, need: Int32Array): Float64Array {
+  const price = new Float64Array(c.offers);
+  for (let o = 0; o < c.offers; o++) {
+    const wanted = c.acceptedBy[c.offerElement[o]!]!.reduce((sum, lot) => sum + need[lot]!, 0);
+    const pack = Math.max(c.offerMin[o]!, c.offerMultiple[o]!);
+    price[o] = wanted <= 0 || wanted >= pack ? c.offerPrice[o]! : priceOfNeed(c, o, wanted);
+  }
+  return price;
 }
