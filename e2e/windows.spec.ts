@@ -108,3 +108,18 @@ test('what a closed window had not sent is sent at the next opening', async ({ p
   await next.getByRole('button', { name: /^Undo: log -2 plate/ }).click();
   await expect(balance(next)).toContainText('− 0');
 });
+
+test('a window that is open writes things as they are settled in another', async ({ page, context }) => {
+  await makeBuild(page, 'Settled elsewhere', BLOCK);
+  await expect(balance(page)).toContainText('£0.00');
+  const other = await context.newPage();
+  await other.goto('/settings');
+  const kept = () => other.waitForResponse((r) => r.url().endsWith('/api/actions') && r.ok());
+  await Promise.all([kept(), other.getByLabel('Currency').selectOption('EUR')]);
+  await page.bringToFront();
+  await expect(balance(page)).toContainText('€0.00');
+  await other.bringToFront();
+  await Promise.all([kept(), other.getByLabel('Currency').selectOption('GBP')]);
+  await page.bringToFront();
+  await expect(balance(page)).toContainText('£0.00');
+});
