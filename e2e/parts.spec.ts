@@ -195,3 +195,33 @@ test('nothing is planned before the prices and own parts are there, and they can
   await again.click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('still missing, of 3 planned');
 });
+
+test('a parcel for one kind and a box are told before they are ordered, and forbidden by a press', async ({
+  page,
+}) => {
+  test.slow();
+  await openBuild(page, /Lightkeeper's garden/);
+  await openParts(page, 'Buying plan');
+  await page.getByLabel('Think for').selectOption('2');
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
+  await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 60_000 });
+  // Price lists of one's own make a seller who has one kind, and hardly asks anything for it.
+  await page.getByText('A seller’s price list').click();
+  await page.getByLabel('Postage in pence, whatever the weight').fill('1');
+  await page.getByLabel('CSV with part, colour, price, stock').setInputFiles({
+    name: 'Onlooker.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Part,Colour,Condition,Price,Stock\nround brick 2x2,ash,new,0.01,90\n'),
+  });
+  await expect(page.getByText(/Onlooker: 1 offer/)).toBeVisible();
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
+  const told = page.getByRole('region', { name: 'Parcels to think over' });
+  await expect(told).toContainText(/Onlooker sends a parcel for one kind: \d+ round brick 2x2 ash/, {
+    timeout: 60_000,
+  });
+  await isAccessible(page);
+  await told.getByRole('button', { name: 'Buy nothing of Onlooker' }).click();
+  await page.getByRole('button', { name: /Find the best plan/ }).click();
+  await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('region', { name: 'The plan' })).not.toContainText('Onlooker sends a parcel');
+});
