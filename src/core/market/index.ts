@@ -41,5 +41,5 @@ export { shapesFor, withShapes } from './substitute-lots';
 export { nowAvailable, waitFor, waitNoLonger } from './waiting-list';
 export type { NowAvailable } from './waiting-list';
 export { offerBox, withdrawBox } from './box-offers';
-export { mixedConditions } from './mixed-conditions';
+export { forbidMixed, mixedConditions } from './mixed-conditions';
 export type { MixedLot } from './mixed-conditions';

@@ -4,8 +4,8 @@ import { grade } from '../places';
 import { asId } from '../shared/ids';
 import { makeWorkbench, planned, testSource } from '../testing/workbench';
 import { el } from '../testing/world';
-import { mixedConditions } from './index';
-import { offerId } from './problem-ids';
+import { forbidMixed, mixedConditions, PREFERENCES } from './index';
+import { lotId, offerId } from './problem-ids';
 
 const tile = el('tile 2x2', 'chalk');
 const lot = (qty: number, hidden = false): NeedLot => ({ element: tile, qty, hidden, sources: [] });
@@ -29,6 +29,28 @@ describe('new beside used', () => {
     // Five hidden ones may be the used ones.
     expect(mixedConditions(buys(['new', 9], ['used', 5]), [lot(9), lot(5, true)])).toEqual([]);
     expect(mixedConditions(buys(['new', 9], ['used', 6]), [lot(10), lot(5, true)])).toHaveLength(1);
+  });
+});
+
+describe('mixing forbidden', () => {
+  const other = { ...lot(4), element: el('brick 1x2', 'ash') };
+  const mixed = [
+    { lot: lot(14), fresh: 9, used: 5 },
+    { lot: other, fresh: 1, used: 3 },
+  ];
+  it('puts each lot into the condition that fits, or that there is more of, and leaves the others', () => {
+    const before = { ...PREFERENCES, condition: new Map([['plate 1x1|ash', 'used' as const]]) };
+    const none = forbidMixed(before, mixed, () => null);
+    expect([...none.condition]).toEqual([
+      ['plate 1x1|ash', 'used'],
+      [lotId(mixed[0]!.lot), 'new'],
+      [lotId(other), 'used'],
+    ]);
+    expect(forbidMixed(PREFERENCES, mixed, () => 'used').condition.get(lotId(lot(14)))).toBe('used');
+    expect(
+      forbidMixed(PREFERENCES, [{ ...mixed[0]!, used: 9 }], () => null).condition.get(lotId(lot(14))),
+    ).toBe('new');
+    expect(before.condition.size).toBe(1);
   });
 });
 

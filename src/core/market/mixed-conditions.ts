@@ -1,6 +1,7 @@
 import type { NeedLot } from '../need';
 import type { BuyingPlan } from '../sourcing';
-import { readOfferId } from './problem-ids';
+import type { Preferences } from './preferences';
+import { lotId, readOfferId } from './problem-ids';
 
 /** A lot that is seen and would come partly new and partly used. */
 export interface MixedLot {
@@ -24,4 +25,19 @@ export function mixedConditions(plan: Pick<BuyingPlan, 'buys'>, lots: readonly N
     const away = lots.reduce((s, l) => s + (l.hidden && l.element === lot.element ? l.qty : 0), 0);
     return Math.min(fresh, used) > away ? [{ lot, fresh, used }] : [];
   });
+}
+
+/**
+ * Preferences that forbid the mixing of these lots: each in the condition that fits beside it (`fitting`), or else in the one
+ * that the plan has more of; where it has as many of both, new.
+ */
+export function forbidMixed(
+  preferences: Preferences,
+  mixed: readonly MixedLot[],
+  fitting: (lot: NeedLot) => 'new' | 'used' | null,
+): Preferences {
+  const condition = new Map(preferences.condition);
+  for (const { lot, fresh, used } of mixed)
+    condition.set(lotId(lot), fitting(lot) ?? (fresh >= used ? 'new' : 'used'));
+  return { ...preferences, condition };
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { lotId, mixedConditions } from '@/core/market';
+import { forbidMixed, lotId, mixedConditions } from '@/core/market';
 import type { NeedLot } from '@/core/need';
 import { elementName } from '@/core/parts';
 import type { BuyingPlan } from '@/core/sourcing';
@@ -54,7 +54,14 @@ export function MixedLots({ plan, lots, sourcing, beside }: MixedProps) {
           );
         })}
       </ul>
-      <p className="text-soft">Choose, and find the plan again.</p>
+      <p className="text-soft mt-1 flex flex-wrap items-center gap-2">
+        <span className="flex-1">Choose, and find the plan again.</span>
+        {mixed.length > 1 && (
+          <Button onClick={() => setPreferences(forbidMixed(p, mixed, (lot) => beside?.(lot) ?? null))}>
+            Each as it fits, none mixed
+          </Button>
+        )}
+      </p>
     </section>
   );
 }
