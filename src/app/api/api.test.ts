@@ -6,8 +6,7 @@ import { needOf } from '@/core/need';
 import { offerOf, sellerOf } from '@/core/testing/market';
 import { el } from '@/core/testing/world';
 import { currentRevision } from '@/data/actions';
-import type { Handle } from '@/data/database';
-import { SMALL_BOX, testBuild, type TestBuild } from '@/server/testing/workspace';
+import { SMALL_BOX, servedBuild } from '@/server/testing/workspace';
 import * as actions from './actions/route';
 import * as events from './events/route';
 import * as files from './builds/[build]/files/[file]/route';
@@ -32,16 +31,9 @@ import * as photos from './photos/route';
 import * as steps from './steps/route';
 import * as undoRedo from './undo/route';
 
-const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
-let t: TestBuild;
-beforeEach(() => {
-  t = testBuild();
-  held.evarnWorkspace = t.handle;
-});
-afterEach(() => {
-  t.handle.sqlite.close();
-  held.evarnWorkspace = undefined;
-});
+let { t, end } = {} as ReturnType<typeof servedBuild>;
+beforeEach(() => void ({ t, end } = servedBuild()));
+afterEach(() => end());
 
 const at = (path: string) => `http://127.0.0.1/api/${path}`;
 const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>

@@ -3,22 +3,14 @@ import { poseProblem, PREFERENCES, savePreferences, type PlanReason } from '@/co
 import { solveBySteps } from '@/core/sourcing';
 import { boxFor, offerOf, sellerOf } from '@/core/testing/market';
 import { el } from '@/core/testing/world';
-import type { Handle } from '@/data/database';
-import { testBuild, type TestBuild } from '@/server/testing/workspace';
+import { servedBuild } from '@/server/testing/workspace';
 import { POST } from '@/app/api/market/reasons/route';
 import { planReasons } from './plan-reasons';
 import { rememberMarket } from './runs';
 
-const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
-let t: TestBuild;
-beforeEach(() => {
-  t = testBuild();
-  held.evarnWorkspace = t.handle;
-});
-afterEach(() => {
-  t.handle.sqlite.close();
-  held.evarnWorkspace = undefined;
-});
+let end: () => void;
+beforeEach(() => void ({ end } = servedBuild()));
+afterEach(() => end());
 
 const [brick, tile] = [el('brick 2x4', 'ash'), el('tile 2x2', 'ash')];
 const lots = [brick, tile].map((element) => ({ element, qty: 10, hidden: false, sources: [] }));

@@ -69,3 +69,17 @@ export function testBuild(handle: Handle = openDatabase(':memory:', NOW), prefix
   };
   return { handle, build, newId, open, act, log };
 }
+
+/** A test's workspace as the one that routes answer from; it is closed by `end`. */
+export function servedBuild(): { readonly t: TestBuild; readonly end: () => void } {
+  const held = globalThis as typeof globalThis & { evarnWorkspace?: Handle | undefined };
+  const t = testBuild();
+  held.evarnWorkspace = t.handle;
+  return {
+    t,
+    end: () => {
+      t.handle.sqlite.close();
+      held.evarnWorkspace = undefined;
+    },
+  };
+}
