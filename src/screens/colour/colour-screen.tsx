@@ -2,6 +2,7 @@
 
 import { BookOpen } from 'lucide-react';
 import Link from 'next/link';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { auditColours, type AgedApart, type Register } from '@/core/mismatch';
 import type { BuildSnapshot } from '@/core/workbench';
@@ -15,11 +16,13 @@ import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { thisYear, useRegister } from '../common/use-register';
-import { AffordTab } from './afford-tab';
-import { FadingTab } from './fading-tab';
 import { MismatchesTab } from './mismatches-tab';
-import { RecolourTab } from './recolour-tab';
-import { StickersTab } from './stickers/stickers-tab';
+
+// Each part comes when it is shown: a page carries the one that it opens with.
+const AffordTab = dynamic(() => import('./afford-tab').then((m) => m.AffordTab));
+const FadingTab = dynamic(() => import('./fading-tab').then((m) => m.FadingTab));
+const RecolourTab = dynamic(() => import('./recolour-tab').then((m) => m.RecolourTab));
+const StickersTab = dynamic(() => import('./stickers/stickers-tab').then((m) => m.StickersTab));
 
 /** Colour: what shows most, what each fix costs, what was never made in that colour, and what would do instead. */
 export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {

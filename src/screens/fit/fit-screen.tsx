@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { Tally } from '@/core/ledger';
@@ -10,15 +11,17 @@ import { BuildScreen, useScreenCommands } from '../common/build-screen';
 import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
-import { ClearanceTab } from './clearance-tab';
-import { FloorsTab } from './floors-tab';
-import { LevelsTab } from './levels-tab';
-import { MassTab } from './mass-tab';
 import { PlotTab } from './plot-tab';
-import { RoomsTab } from './rooms-tab';
-import { ScaleTab } from './scale-tab';
-import { StrengthTab } from './strength-tab';
-import { WallsTab } from './walls-tab';
+
+// Each part comes when it is shown: a page carries the one that it opens with.
+const ClearanceTab = dynamic(() => import('./clearance-tab').then((m) => m.ClearanceTab));
+const FloorsTab = dynamic(() => import('./floors-tab').then((m) => m.FloorsTab));
+const LevelsTab = dynamic(() => import('./levels-tab').then((m) => m.LevelsTab));
+const MassTab = dynamic(() => import('./mass-tab').then((m) => m.MassTab));
+const RoomsTab = dynamic(() => import('./rooms-tab').then((m) => m.RoomsTab));
+const ScaleTab = dynamic(() => import('./scale-tab').then((m) => m.ScaleTab));
+const StrengthTab = dynamic(() => import('./strength-tab').then((m) => m.StrengthTab));
+const WallsTab = dynamic(() => import('./walls-tab').then((m) => m.WallsTab));
 
 /** Fit: does it fit, and what does it take? */
 export function FitScreen({ snapshot }: { snapshot: BuildSnapshot }) {

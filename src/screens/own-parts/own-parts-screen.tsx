@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { priceLookup, worthOf } from '@/core/ledger';
 import { contested, shareOut } from '@/core/stock';
@@ -14,15 +15,17 @@ import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePartHere } from '../common/use-part';
 import { WithStock } from '../common/with-stock';
-import { ByColourTab } from './by-colour-tab';
-import { LentTab } from './lent-tab';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
-import { RoughlyTab } from './roughly-tab';
-import { SparesTab } from './spares-tab';
-import { TogetherTab } from './together-tab';
 import { TraysTab } from './trays-tab';
-import { ClaimsTab } from './claims-tab';
 import { ListLinks } from '../lists/list-links';
+
+// Each part comes when it is shown: a page carries the one that it opens with.
+const ByColourTab = dynamic(() => import('./by-colour-tab').then((m) => m.ByColourTab));
+const LentTab = dynamic(() => import('./lent-tab').then((m) => m.LentTab));
+const RoughlyTab = dynamic(() => import('./roughly-tab').then((m) => m.RoughlyTab));
+const SparesTab = dynamic(() => import('./spares-tab').then((m) => m.SparesTab));
+const TogetherTab = dynamic(() => import('./together-tab').then((m) => m.TogetherTab));
+const ClaimsTab = dynamic(() => import('./claims-tab').then((m) => m.ClaimsTab));
 
 const PARTS = [
   { name: 'trays', words: 'Trays' },

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import { needOf } from '@/core/need';
@@ -13,12 +14,14 @@ import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { useSourcing } from '../sourcing';
-import { BuyingPlanTab } from './buying-plan-tab';
 import { NeedTab } from './need-tab';
-import { OrdersTab } from './orders-tab';
-import { PickTab } from './pick-tab';
-import { PoolTab } from './pool-tab';
-import { PutAwayTab } from './put-away-tab';
+
+// Each part comes when it is shown: a page carries the one that it opens with.
+const BuyingPlanTab = dynamic(() => import('./buying-plan-tab').then((m) => m.BuyingPlanTab));
+const OrdersTab = dynamic(() => import('./orders-tab').then((m) => m.OrdersTab));
+const PickTab = dynamic(() => import('./pick-tab').then((m) => m.PickTab));
+const PoolTab = dynamic(() => import('./pool-tab').then((m) => m.PoolTab));
+const PutAwayTab = dynamic(() => import('./put-away-tab').then((m) => m.PutAwayTab));
 
 /** Parts: what is still missing, where it comes from, for how much, and by when. */
 export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {

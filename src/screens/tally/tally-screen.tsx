@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
@@ -13,16 +14,18 @@ import { useBuild } from '../common/build-store';
 import { OnceWhole } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
-import { BothTab } from './both-tab';
-import { ChartsTab } from './charts-tab';
-import { FromWhichTab } from './from-which-tab';
-import { LeftOverTab } from './left-over-tab';
-import { PatchTab } from './patch-tab';
-import { SheetTab } from './sheet-tab';
-import { StagesTab } from './stages-tab';
 import { Sums } from './sums';
-import { TogetherTab } from './together-tab';
-import { TourTab } from './tour-tab';
+
+// Each part comes when it is shown: a page carries the one that it opens with.
+const BothTab = dynamic(() => import('./both-tab').then((m) => m.BothTab));
+const ChartsTab = dynamic(() => import('./charts-tab').then((m) => m.ChartsTab));
+const FromWhichTab = dynamic(() => import('./from-which-tab').then((m) => m.FromWhichTab));
+const LeftOverTab = dynamic(() => import('./left-over-tab').then((m) => m.LeftOverTab));
+const PatchTab = dynamic(() => import('./patch-tab').then((m) => m.PatchTab));
+const SheetTab = dynamic(() => import('./sheet-tab').then((m) => m.SheetTab));
+const StagesTab = dynamic(() => import('./stages-tab').then((m) => m.StagesTab));
+const TogetherTab = dynamic(() => import('./together-tab').then((m) => m.TogetherTab));
+const TourTab = dynamic(() => import('./tour-tab').then((m) => m.TourTab));
 
 /** Tally, the last page of the way: the sums, and the mod as it is told to others and given away. */
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
