@@ -197,6 +197,8 @@ test('a photo beside a grey card is read by pointer and by keys; a damaged one i
   page,
 }) => {
   await openColour(page, /Skerry/, '2');
+  // A part comes when it is shown, and its keys with it.
+  await expect(page.getByRole('button', { name: 'Read a photo' })).toBeVisible();
   await page.keyboard.press('f');
   const dialog = page.getByRole('dialog');
   await dialog

@@ -6,6 +6,8 @@
 const PAGES = 'evarn-pages';
 const FILES = 'evarn-files';
 const KNOWN = 'evarn-known';
+const KNOWLEDGE = '/api/knowledge';
+const PACKED = 'application/gzip, application/json';
 const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 4 };
 
 self.addEventListener('install', () => self.skipWaiting());
@@ -19,7 +21,7 @@ self.addEventListener('fetch', (e) => {
     e.respondWith(page(request, url));
   else if (isFile(url)) e.respondWith(file(request));
   // What the workspace has and knows: a page opens with it, and hears of what changed since.
-  else if (url.pathname === '/api/knowledge') e.respondWith(known(request));
+  else if (url.pathname === KNOWLEDGE) e.respondWith(known(request));
 });
 
 /** A window that was there before this worker says what it is made of. */
@@ -28,8 +30,12 @@ self.addEventListener('message', (e) => {
   e.waitUntil(
     (async () => {
       await keep(PAGES, e.data.page, await fetch(e.data.page, { headers: { accept: 'text/html' } }));
-      for (const url of e.data.files)
+      for (const url of e.data.files) {
+        const { pathname } = new URL(url);
         if (isFile(new URL(url)) && !(await caches.match(url))) await keep(FILES, url, await fetch(url));
+        // It was asked for before this worker was there to keep it.
+        if (pathname === KNOWLEDGE) await keep(KNOWN, url, await fetch(url, { headers: { accept: PACKED } }));
+      }
     })().catch(() => undefined),
   );
 });
@@ -68,7 +74,7 @@ async function known(request) {
     if (came.status === 200) await keep(KNOWN, request.url, came.clone());
     return came;
   } catch (error) {
-    const before = await caches.match(request, { cacheName: KNOWN });
+    const before = await caches.match(request, { cacheName: KNOWN, ignoreVary: true });
     if (before) return before;
     throw error;
   }

@@ -1,5 +1,6 @@
 'use client';
 
+import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
 
 /** What a page needs to be worked with comes first. */
@@ -21,10 +22,12 @@ async function keepThisPage(): Promise<void> {
  * the machine itself, and to a phone where sharing has a certificate.
  */
 export function KeepOffline() {
+  // A page that was come to by a link was not loaded by itself: it is kept as well.
+  const path = usePathname();
   useEffect(() => {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
     const timer = setTimeout(() => void keepThisPage(), AFTER_MS);
     return () => clearTimeout(timer);
-  }, []);
+  }, [path]);
   return null;
 }
