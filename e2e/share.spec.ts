@@ -43,7 +43,11 @@ test('a phone is let in by a code, logs by thumb alone, and is out when it is re
   const code = (await panel.locator('b.font-mono').innerText()).replace(' ', '');
   expect(code).toMatch(/^[A-Z2-9]{8}$/);
 
-  const context = await browser.newContext({ ...devices['Pixel 7'], baseURL: THERE });
+  const context = await browser.newContext({
+    ...devices['Pixel 7'],
+    baseURL: THERE,
+    serviceWorkers: 'allow',
+  });
   const phone = await context.newPage();
   const faults: string[] = [];
   phone.on('pageerror', (e) => faults.push(e.message));
@@ -79,6 +83,14 @@ test('a phone is let in by a code, logs by thumb alone, and is out when it is re
   await expect(phone.getByLabel('Log a change')).toHaveValue('');
   await expect(phone.getByRole('region', { name: /balance/i }).first()).toContainText('72');
 
+  const kept = () =>
+    phone.evaluate(async () => {
+      let n = 0;
+      for (const name of await caches.keys()) n += (await (await caches.open(name)).keys()).length;
+      return n;
+    });
+  await expect.poll(kept).toBeGreaterThan(0);
+
   // What only the machine itself may do, it may.
   const status = (url: string) => phone.evaluate(async (u) => (await fetch(u)).status, url);
   expect([await status('/api/backup'), await status('/api/devices'), await status('/api/health')]).toEqual([
@@ -88,6 +100,10 @@ test('a phone is let in by a code, logs by thumb alone, and is out when it is re
   await page.getByRole('button', { name: 'Revoke Kitchen phone' }).click();
   await expect(page.getByRole('button', { name: 'Revoke Kitchen phone' })).toHaveCount(0);
   expect(await status('/api/health')).toBe(401);
+  // What the phone had kept for when the network is away goes with its leave to come in.
+  await phone.goto('/builds');
+  await expect(phone).toHaveURL(`${THERE}/pair`);
+  await expect.poll(kept).toBe(0);
   expect(faults).toEqual([]);
   await context.close();
 });

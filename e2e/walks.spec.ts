@@ -132,7 +132,7 @@ test('on a phone by thumb alone: check off, a finding with its photo, pick list,
     .jpeg()
     .toBuffer();
   const chooser = phone.waitForEvent('filechooser');
-  await tap(dialog.getByRole('button', { name: 'Take or choose one…' }));
+  await tap(dialog.getByRole('button', { name: 'Choose a photo…' }));
   await (await chooser).setFiles({ name: 'lamp.jpg', mimeType: 'image/jpeg', buffer: photo });
   await expect(dialog.getByRole('img', { name: 'The photo' })).toBeVisible();
   await tap(dialog.getByRole('button', { name: 'Keep it' }));

@@ -17,7 +17,9 @@ self.addEventListener('fetch', (e) => {
   const { request } = e;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-  if (request.mode === 'navigate' && !url.pathname.startsWith('/api/') && url.pathname !== '/pair')
+  // Whoever is led to where devices are let in is not, or no longer, let in: nothing of the workspace stays.
+  if (url.pathname === '/pair') e.waitUntil(forgetAll());
+  else if (request.mode === 'navigate' && !url.pathname.startsWith('/api/'))
     e.respondWith(page(request, url));
   else if (isFile(url)) e.respondWith(file(request));
   // What the workspace has and knows: a page opens with it, and hears of what changed since.
@@ -46,9 +48,7 @@ const isFile = (url) => url.origin === self.location.origin && url.pathname.star
 async function page(request, url) {
   try {
     const came = await fetch(request);
-    // A device that is no longer let in keeps nothing.
-    if (new URL(came.url || request.url).pathname === '/pair' || came.status === 401) await forgetAll();
-    else await keep(PAGES, url.pathname, came.clone());
+    await keep(PAGES, url.pathname, came.clone());
     return came;
   } catch (error) {
     const before = await caches.match(url.pathname, { cacheName: PAGES });
@@ -71,7 +71,7 @@ async function file(request) {
 async function known(request) {
   try {
     const came = await fetch(request);
-    if (came.status === 200) await keep(KNOWN, request.url, came.clone());
+    await keep(KNOWN, request.url, came.clone());
     return came;
   } catch (error) {
     const before = await caches.match(request, { cacheName: KNOWN, ignoreVary: true });
@@ -80,8 +80,9 @@ async function known(request) {
   }
 }
 
-/** Keeps an answer, the newest of as many as there is room for. */
+/** Keeps an answer, the newest of as many as there is room for; a device that is not let in any more keeps nothing. */
 async function keep(name, key, answer) {
+  if (answer.status === 401) return forgetAll();
   if (!answer.ok || answer.redirected || answer.type !== 'basic') return;
   const cache = await caches.open(name);
   await cache.delete(key);

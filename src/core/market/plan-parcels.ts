@@ -22,6 +22,10 @@ export interface Parcel {
   readonly days: number;
 }
 
+/** All that is paid for a parcel, in pence: its pieces, what its least order lacks, and postage. */
+export const parcelCost = (p: Pick<Parcel, 'value' | 'filler' | 'postage'>): Minor =>
+  p.value + p.filler + p.postage;
+
 /** The parcels of a plan, dearest first. */
 export function parcelsOf(plan: BuyingPlan, market: MarketAnswer): Parcel[] {
   const names = new Map(market.sellers.map((s) => [s.id, s]));
@@ -42,7 +46,7 @@ export function parcelsOf(plan: BuyingPlan, market: MarketAnswer): Parcel[] {
       const filler = Math.max(0, seller.minOrder - value);
       return [{ seller: id, name: seller.name, lots, value, filler, postage, days: seller.days }];
     })
-    .sort((a, b) => b.value + b.postage - a.value - a.postage);
+    .sort((a, b) => parcelCost(b) - parcelCost(a));
 }
 
 /** "2026-11-24" and five days: "2026-11-29". */

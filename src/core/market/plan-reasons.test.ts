@@ -6,8 +6,8 @@ import { boxFor, marketOf, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
 import type { NeedLot } from '../need';
 import type { MarketAnswer } from './market';
-import { parcelsOf } from './plan-parcels';
-import { dearestParcel, holdingKinds, reasonOf, reasonsToAsk, type PlanReason } from './plan-reasons';
+import { parcelCost, parcelsOf } from './plan-parcels';
+import { holdingKinds, reasonOf, reasonsToAsk, type PlanReason } from './plan-reasons';
 import { poseProblem } from './pose';
 import { PREFERENCES, type Preferences } from './preferences';
 import { lotId } from './problem-ids';
@@ -97,7 +97,7 @@ describe('why a plan is as it is', () => {
       sellerOf('Near', [offerOf(plate, 60, 50), offerOf(arch, 12, 50), offerOf(brick, 5, 50)], flat(50)),
     );
     const { plan, parcels, of } = why([lot(tile, 8), lot(plate, 9), lot(arch, 9), lot(brick, 9)], market);
-    const dearest = dearestParcel(parcels)!;
+    const dearest = parcels[0]!;
     expect(dearest.seller).toBe('Big');
     expect(holdingKinds(dearest, plan, market).map((l) => l.element)).toEqual([tile, plate]);
     // Without the two, arches come from the other one, and the parcel goes: 8 × 40 + 9 × 10 + 300 for it, 9 × 2 more for arches.
@@ -164,6 +164,19 @@ describe('why a plan is as it is', () => {
       }),
       { numRuns: 25, seed: 7 },
     );
+  });
+
+  it('the dearest parcel is so by all that is paid for it, what its least order lacks too', () => {
+    const market = marketOf(
+      sellerOf('Strict', [offerOf(tile, 10, 9)], { ...flat(50), minOrder: 900 }),
+      sellerOf('Near', [offerOf(brick, 30, 9)], flat(60)),
+    );
+    const { parcels, of } = why([lot(tile, 3), lot(brick, 9)], market);
+    expect(parcels.map((p) => [p.seller, parcelCost(p)])).toEqual([
+      ['Strict', 950],
+      ['Near', 330],
+    ]);
+    expect(of('without two')?.question).toMatchObject({ seller: 'Strict' });
   });
 
   it('says when an answer is better than the plan itself', () => {

@@ -39,11 +39,6 @@ export interface PlanReason {
   readonly better: boolean;
 }
 
-/** The dearest parcel of a plan by all that is paid for it. Undefined where no parcel comes. */
-export const dearestParcel = (parcels: readonly Parcel[]): Parcel | undefined =>
-  [...parcels].sort((a, b) => paid(b) - paid(a))[0];
-const paid = (p: Parcel): Minor => p.value + p.filler + p.postage;
-
 /**
  * The two kinds of a parcel that hold it: what would cost most to have from the plan's other sellers instead, counting what
  * these have left; what they cannot send at all comes first. One where the parcel has one, and none where it has none.
@@ -109,8 +104,8 @@ export function reasonsToAsk(
     const within = preferences.within + 7;
     asked.push({ question: { of: 'a week more', within }, lots, preferences: { ...preferences, within } });
   }
-  const dearest = parcels.length > 1 ? dearestParcel(parcels) : undefined;
-  if (dearest) {
+  const [dearest] = parcels;
+  if (dearest && parcels.length > 1) {
     const held = new Set(holdingKinds(dearest, plan, market).map((l) => l.element));
     const out = lots.filter((l) => held.has(l.element)).map(lotId);
     // Hidden ones may come in any colour: of these no one kind holds the parcel.

@@ -59,7 +59,7 @@ export function MismatchRows({ audit, chosen, onToggle, onOpen }: MismatchRowsPr
           what="the mismatches"
           text={text}
           onText={setText}
-          found={text.trim() === '' ? null : { n: fixes.length, one: 'mismatch', many: 'mismatches' }}
+          found={{ n: fixes.length, one: 'mismatch', many: 'mismatches' }}
           orders={FIX_ORDERS}
           order={order}
           onOrder={setOrder}

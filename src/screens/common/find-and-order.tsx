@@ -5,8 +5,8 @@ interface FindAndOrderProps<T extends string> {
   readonly what: string;
   readonly text: string;
   readonly onText: (text: string) => void;
-  /** How many were found, and of what: "3 entries"; null = nothing is looked for. */
-  readonly found: { readonly n: number; readonly one: string; readonly many: string } | null;
+  /** How many have the words, and of what: told where words are looked for. */
+  readonly found: { readonly n: number; readonly one: string; readonly many: string };
   readonly orders: readonly T[];
   readonly order: T;
   readonly onOrder: (order: T) => void;
@@ -27,7 +27,7 @@ export function FindAndOrder<T extends string>(props: FindAndOrderProps<T>) {
         className="border-edge bg-sheet min-h-7 w-44 min-w-0 rounded-md border px-2 max-sm:flex-1"
       />
       <span role="status" className="text-soft empty:hidden">
-        {found && `${count(found.n)} ${found.n === 1 ? found.one : found.many}`}
+        {text.trim() !== '' && `${count(found.n)} ${found.n === 1 ? found.one : found.many}`}
       </span>
       <select
         aria-label={`Order of ${what}`}

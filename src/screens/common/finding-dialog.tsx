@@ -89,7 +89,7 @@ export function FindingDialog({
         <div className="flex flex-col gap-1">
           <span className="text-soft text-[12px]">Photo: JPEG, PNG or WebP</span>
           <FileButton
-            words={photo ? 'Another photo…' : 'Take or choose one…'}
+            words={photo ? 'Another photo…' : 'Choose a photo…'}
             label="Photo: JPEG, PNG or WebP"
             accept="image/jpeg,image/png,image/webp"
             onFile={(f) => void choosePhoto(f)}

@@ -84,7 +84,7 @@ export function Findings({ findings }: { findings: readonly Finding[] }) {
             what="the findings"
             text={text}
             onText={setText}
-            found={text.trim() === '' ? null : { n: rows.length, one: 'finding', many: 'findings' }}
+            found={{ n: rows.length, one: 'finding', many: 'findings' }}
             orders={FINDING_ORDERS}
             order={order}
             onOrder={setOrder}

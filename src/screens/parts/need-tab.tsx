@@ -63,7 +63,7 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
               what="what is needed"
               text={text}
               onText={setText}
-              found={text.trim() === '' ? null : { n: shown.length, one: 'kind', many: 'kinds' }}
+              found={{ n: shown.length, one: 'kind', many: 'kinds' }}
               orders={NEED_ORDERS}
               order={order}
               onOrder={setOrder}

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import type { BoxOffer, Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, boxId, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
+import { addDays, boxId, parcelCost, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
 import { sameNeed } from '@/core/need';
 import type { BuyingPlan } from '@/core/sourcing';
 import { Button, Key } from '@/ui/button';
@@ -158,7 +158,7 @@ function paidFor(parcels: readonly Parcel[], plan: BuyingPlan, market: MarketAns
     const box = market?.boxes.find((b) => boxId(b) === d.id);
     return sum + d.copies * (box?.price ?? 0);
   }, 0);
-  return boxes + parcels.reduce((sum, p) => sum + p.value + p.filler + p.postage, 0);
+  return boxes + parcels.reduce((sum, p) => sum + parcelCost(p), 0);
 }
 
 /** What failed, and what to do about it. */
