@@ -213,7 +213,7 @@ test('a parcel for one kind and a box are told before they are ordered, and forb
     mimeType: 'text/csv',
     buffer: Buffer.from('Part,Colour,Condition,Price,Stock\nround brick 2x2,ash,new,0.01,90\n'),
   });
-  await expect(page.getByText(/Onlooker: 1 offer/)).toBeVisible();
+  await expect(page.getByText('Onlooker: 1 offer, asked with the others.')).toBeVisible();
   await page.getByRole('button', { name: /Find the best plan/ }).click();
   const told = page.getByRole('region', { name: 'Parcels to think over' });
   await expect(told).toContainText(/Onlooker sends a parcel for one kind: \d+ round brick 2x2 ash/, {

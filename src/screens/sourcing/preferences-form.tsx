@@ -4,7 +4,7 @@ import { BoxOffers } from './box-offers';
 import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
 import { elementName } from '@/core/parts';
-import { lotId, readPriceList } from '@/core/market';
+import { lotId, readPriceList, type MarketSeller } from '@/core/market';
 import { Button, Key } from '@/ui/button';
 import { Check, Field, Input, Select } from '@/ui/field';
 import { count } from '@/ui/numbers';
@@ -204,6 +204,10 @@ function ByLot({ sourcing, need, beside }: ByLotProps) {
   );
 }
 
+/** "1 offer", "90 offers" */
+const offersOf = ({ offers }: Pick<MarketSeller, 'offers'>): string =>
+  `${count(offers.length)} ${offers.length === 1 ? 'offer' : 'offers'}`;
+
 /** Price lists as files: a seller who is not on the market is asked with the others. */
 function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
   const { palette } = sourcing.known;
@@ -232,7 +236,7 @@ function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
     });
     if (!read.ok) return setSays(`${file.name}: ${priceListWords(read.reason)} Nothing of it was taken.`);
     sourcing.setLists([...sourcing.lists.filter((l) => l.id !== read.value.id), read.value]);
-    setSays(`${name}: ${count(read.value.offers.length)} offers, asked with the others.`);
+    setSays(`${name}: ${offersOf(read.value)}, asked with the others.`);
   };
   return (
     <details>
@@ -243,7 +247,7 @@ function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
         {sourcing.lists.map((l) => (
           <p key={l.id} className="flex items-center gap-2">
             <span className="min-w-0 flex-1 truncate">
-              <bdi>{l.name}</bdi>, {count(l.offers.length)} offers
+              <bdi>{l.name}</bdi>, {offersOf(l)}
             </span>
             <Button
               aria-label={`Ask ${l.name} no more`}
