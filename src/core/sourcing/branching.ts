@@ -1,5 +1,6 @@
 import type { Compiled } from './compile';
-import { LowerBound, nothingSettled, OPENED, SHUT, type Multipliers, type Settled } from './lower-bound';
+import { LowerBound, type Multipliers } from './lower-bound';
+import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
 
 /** Steps of the first floor, and the most of each that begins where another came to. */
 const FIRST_STEPS = 600;

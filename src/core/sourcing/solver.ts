@@ -20,6 +20,8 @@ export interface SolverOptions {
   readonly trialDonors: boolean;
   /** Steps of the floor over the whole time. */
   readonly boundSteps: number;
+  /** Where time counts, a clock in seconds and how much of it the floor may have over the whole time. */
+  readonly boundTime?: { readonly now: () => number; readonly seconds: number } | undefined;
 }
 
 /**
@@ -35,6 +37,7 @@ export class Solver {
   private search: Search;
   private trial: DonorTrial | null = null;
   private boundSteps = 0;
+  private boundSeconds = 0;
   /** Pieces that nobody has: a plan that leaves no more unmet is one that a floor speaks of. */
   private readonly unreachable: number;
   /** Proven elsewhere, by branch and bound. */
@@ -151,15 +154,25 @@ export class Solver {
 
   /** Does a little: a step of the floor while there are any to do, and some of the search. */
   work(fraction: number): void {
-    // Twice as fast as the time at first: its prices steer the search.
-    if (this.boundSteps < this.options.boundSteps * Math.min(1, 0.1 + 1.8 * fraction)) {
+    if (this.mayBound(fraction)) {
+      const began = this.options.boundTime?.now() ?? 0;
       this.bounds.step(this.boundTarget);
       this.boundSteps++;
+      this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
       if (this.boundSteps % 10 === 0) this.search.steer(this.bounds.root.reduced);
     } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet();
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
     anneal(this.search, fraction);
+  }
+
+  /** True while the floor has steps and time left. Twice as fast as the time at first: its prices steer the search. */
+  private mayBound(fraction: number): boolean {
+    const { boundSteps, boundTime } = this.options;
+    const share = Math.min(1, 0.1 + 1.8 * fraction);
+    return (
+      this.boundSteps < boundSteps * share && (!boundTime || this.boundSeconds < boundTime.seconds * share)
+    );
   }
 
   private tryDonors(fraction: number): void {

@@ -4,10 +4,10 @@ import type { Role } from './messages';
 const LARGE = 8000;
 /** Below so many the whole linear model is solved in a moment, and a second thread would only slow it. */
 const SMALL = 600;
-/** Seconds that a step of the floor takes for each offer, about. */
-const FLOOR_STEP = 1e-7;
-/** Share of the time that a search gives to the floor, whose prices steer it. */
-const FLOOR_SHARE = 0.3;
+/** Share of the time that a role gives to the floor: a search is only steered by its prices, trials of boxes rest on them. */
+const FLOOR_SHARE = { search: 0.12, trial: 0.35, around: 0.08 };
+/** Prices that steer a search are good enough after some hundred steps; beyond them only the floor itself gains. */
+const STEERING_STEPS = 400;
 
 export const isLarge = (offers: number): boolean => offers > LARGE;
 
@@ -22,15 +22,11 @@ export function rolesFor(offers: number, seconds: number): readonly Role[] {
   return short ? ['search', 'floor'] : ['search', 'trial'];
 }
 
-/** Steps of the floor that a role takes beside its own work. */
-export function boundStepsFor(role: Role, offers: number, seconds: number): number {
-  if (role === 'whole' || (isLarge(offers) && isShort(offers, seconds))) return 0;
-  // Prices that steer a search are good enough after some hundred steps; beyond them only the floor itself gains.
-  const most = role === 'trial' ? Infinity : 400;
-  return Math.min(
-    most,
-    Math.ceil(((role === 'around' ? 0.08 : FLOOR_SHARE) * seconds) / (offers * FLOOR_STEP)),
-  );
+/** Steps of the floor that a role takes at most beside its own work, and how many seconds they may take. */
+export function floorFor(role: Role, offers: number, seconds: number): { steps: number; seconds: number } {
+  if (role === 'whole' || role === 'floor' || role === 'steps') return { steps: 0, seconds: 0 };
+  if (isLarge(offers) && isShort(offers, seconds)) return { steps: 0, seconds: 0 };
+  return { steps: role === 'trial' ? Infinity : STEERING_STEPS, seconds: FLOOR_SHARE[role] * seconds };
 }
 
 /** How much of the time a search has before its plan, or parts of it, are solved exactly. */

@@ -14,7 +14,7 @@ import { cut } from './cut';
 import { lay } from './lay';
 import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
 import { problemOf, requestFault } from './read-request';
-import { boundStepsFor, isShort, searchShare } from './roles';
+import { floorFor, isShort, searchShare } from './roles';
 import { warmUp } from './warm-up';
 
 /** One task: its clock, what other threads found meanwhile, and what was told last. */
@@ -32,11 +32,15 @@ class Job {
     [this.compiled, this.problem] = [compiled, problem];
     this.tellFirst();
     const { seed, seconds, role } = task;
-    const boundSteps =
-      role === 'steps'
-        ? Math.min(600, Math.ceil(task.iterations / 10))
-        : boundStepsFor(role, compiled.offers, seconds);
-    this.solver = new Solver(compiled, { seed, trialDonors: role === 'trial', boundSteps });
+    const floor = floorFor(role, compiled.offers, seconds);
+    // By steps nothing is timed, so that they come out alike everywhere.
+    const isTimed = role !== 'steps';
+    this.solver = new Solver(compiled, {
+      seed,
+      trialDonors: role === 'trial',
+      boundSteps: isTimed ? floor.steps : Math.min(600, Math.ceil(task.iterations / 10)),
+      boundTime: isTimed ? { now: () => performance.now() / 1000, seconds: floor.seconds } : undefined,
+    });
     this.tellBest();
   }
 

@@ -1,0 +1,193 @@
+import type { Compiled } from './compile';
+import { LotPrices } from './lot-prices';
+import { addItems, type Item, type Terms } from './parcel-items';
+import type { SellerShape } from './seller-shape';
+
+/**
+ * The least that a seller's parcel can come to with its pieces paid by their lots' prices: the least over his postage bands
+ * of postage less a fractional knapsack of profits by gram. The least order (at least so much is paid for pieces) pays a
+ * share of each price, which is best for each band by itself, found where two lines over a concave curve meet (Kelley 1960).
+ */
+export class ParcelFloor {
+  private readonly prices: LotPrices;
+  private readonly answers: (Band | undefined)[];
+  /** What a piece is worth to each lot, with one seller's shared lots at their prices. */
+  private readonly worth: Float64Array;
+  /** How often each seller's parcel was looked at as an open one. */
+  private readonly looks: Int32Array;
+  private readonly cost: Float64Array;
+  private readonly value: Float64Array;
+  private bonus = 0;
+
+  constructor(
+    private readonly c: Compiled,
+    private readonly need: Int32Array,
+    private readonly shapes: readonly SellerShape[],
+  ) {
+    this.prices = new LotPrices(c, need, shapes);
+    this.looks = new Int32Array(c.sellers);
+    this.answers = Array.from({ length: c.sellers });
+    this.worth = new Float64Array(c.lots);
+    const bands = Math.max(0, ...c.bandGrams.map((b) => b.length));
+    this.cost = new Float64Array(bands);
+    this.value = new Float64Array(bands);
+  }
+
+  /**
+   * The least of a seller's parcel in pence, less a `bonus` for its being there. Where it is at least 0, and the parcel is
+   * not forced, a figure below it may be given, but none below 0.
+   */
+  least(s: number, lambda: Float64Array, bonus: number, forced: boolean): number {
+    this.bonus = bonus;
+    const { shared } = this.shapes[s]!;
+    if (!forced) {
+      const atLeast = this.withoutWeight(s, lambda);
+      if (atLeast >= 0) return atLeast;
+    }
+    if (shared.length > 0 && this.looks[s]!++ % SETTLE_EVERY === 0) this.prices.settle(s, lambda);
+    this.sweep(s, lambda, 0);
+    const bands = Array.from(this.c.bandGrams[s]!, (_, b) => this.bandAt(b));
+    let least = bands[0]!;
+    for (let round = 0; round <= SHARES; round++) {
+      for (const b of bands) if (b.best < least.best) least = b;
+      if (round === SHARES || (least.best >= 0 && !forced) || !this.raise(s, lambda, least)) break;
+    }
+    this.answers[s] = least;
+    return least.best;
+  }
+
+  private bandAt(band: number): Band {
+    const low = { share: 0, cost: this.cost[band]!, value: this.value[band]! };
+    return { band, best: low.cost, low, high: null };
+  }
+
+  /** What the parcel comes to at least if all that is worth it went at the least postage: enough to tell most who are not. */
+  private withoutWeight(s: number, lambda: Float64Array): number {
+    const { items, beyond } = this.itemsAt(s, lambda, 0);
+    let cost = this.c.firstPence[s]! - this.bonus - beyond;
+    for (let i = 0; i < items.length; i++) cost -= items[i]!.profit;
+    return cost;
+  }
+
+  private writeWorth(s: number, lambda: Float64Array): number {
+    const { offers } = this.shapes[s]!;
+    for (const { lots } of offers) for (const lot of lots) this.worth[lot] = lambda[lot]!;
+    return this.prices.write(s, lambda, this.worth);
+  }
+
+  /** Brings a band's share of the least order nearer to its best; false when there is nothing more to gain. */
+  private raise(s: number, lambda: Float64Array, a: Band): boolean {
+    const minOrder = this.c.minOrder[s]!;
+    const { low, high } = a;
+    const slope = minOrder - low.value;
+    if (slope <= 1e-9 || low.share === 1) return false;
+    let share = 1;
+    if (high) {
+      const fall = minOrder - high.value;
+      share = (high.cost - low.cost + slope * low.share - fall * high.share) / (slope - fall);
+      const most = low.cost + slope * (share - low.share);
+      if (!(most > a.best + LEAST_GAIN) || share <= low.share || share >= high.share) return false;
+    }
+    this.sweep(s, lambda, share);
+    const point = { share, cost: this.cost[a.band]!, value: this.value[a.band]! };
+    a.best = Math.max(a.best, point.cost);
+    if (point.value <= minOrder) a.low = point;
+    else a.high = point;
+    return true;
+  }
+
+  /** Adds the pieces that the parcel of the last `least` takes to what is taken of each lot. */
+  note(s: number, lambda: Float64Array, taken: Float64Array): void {
+    const { band, low, high } = this.answers[s]!;
+    // Between two shares the parcel is a mixture of both that comes to just the least order.
+    const over = high && high.value > low.value ? high.value - this.c.minOrder[s]! : 0;
+    const part = high && over > 0 ? Math.min(1, over / (high.value - low.value)) : 1;
+    this.take(s, lambda, low.share, band, part, taken);
+    if (high && part < 1) this.take(s, lambda, high.share, band, 1 - part, taken);
+    this.shapes[s]!.shared.forEach(({ lot }, i) => {
+      if (this.prices.isFull(s, i, lambda)) taken[lot]! += this.need[lot]!;
+    });
+  }
+
+  private take(
+    s: number,
+    lambda: Float64Array,
+    share: number,
+    band: number,
+    times: number,
+    taken: Float64Array,
+  ): void {
+    const limit = this.c.bandGrams[s]![band]!;
+    const { items } = this.itemsAt(s, lambda, share);
+    items.sort(byRate);
+    let weight = 0;
+    for (const { grams, lots, pieces } of items) {
+      const part = grams > 0 ? Math.min(1, (limit - weight) / grams) : 1;
+      if (part <= 0) break;
+      for (let i = 0; i < lots.length; i++) {
+        // What a full lot is worth does not move with its price here: all of its need is noted at once.
+        const isFull = this.worth[lots[i]!]! < lambda[lots[i]!]!;
+        if (!isFull) taken[lots[i]!]! += times * part * pieces[i]!;
+      }
+      weight += part * grams;
+    }
+  }
+
+  /** What can be in the parcel, and what full lots are worth beyond it. */
+  private itemsAt(s: number, lambda: Float64Array, share: number): { items: Item[]; beyond: number } {
+    const beyond = this.writeWorth(s, lambda);
+    const items: Item[] = [];
+    const terms: Terms = { c: this.c, need: this.need, worth: this.worth, share };
+    for (const offer of this.shapes[s]!.offers) addItems(terms, offer, items);
+    return { items, beyond };
+  }
+
+  /** Fills bands in one pass: of each what the parcel comes to at least, and what its pieces cost. */
+  private sweep(s: number, lambda: Float64Array, share: number): void {
+    const [limits, pence] = [this.c.bandGrams[s]!, this.c.bandPence[s]!];
+    const { items, beyond } = this.itemsAt(s, lambda, share);
+    items.sort(byRate);
+    const fixed = share * this.c.minOrder[s]! - this.bonus - beyond;
+    let [profit, weight, value, band] = [0, 0, 0, 0];
+    for (const item of items) {
+      while (band < limits.length && weight + item.grams > limits[band]!) {
+        const part = item.grams > 0 ? Math.max(0, (limits[band]! - weight) / item.grams) : 1;
+        this.cost[band] = fixed + pence[band]! - profit - part * item.profit;
+        this.value[band] = value + part * item.value;
+        band++;
+      }
+      profit += item.profit;
+      weight += item.grams;
+      value += item.value;
+    }
+    // A dearer band holds all as well; where bands are out of order it may even be the cheaper.
+    for (; band < limits.length; band++) {
+      this.cost[band] = fixed + pence[band]! - profit;
+      this.value[band] = value;
+    }
+  }
+}
+
+const byRate = (a: Item, b: Item): number => b.rate - a.rate;
+
+/** Shares of the least order that are tried, and the pence below which another is not worth it. */
+const SHARES = 8;
+const LEAST_GAIN = 0.01;
+
+/** The prices of shared lots move slowly: they are settled once in so many looks. */
+const SETTLE_EVERY = 4;
+
+/** A parcel at one share of the least order. */
+interface Point {
+  readonly share: number;
+  readonly cost: number;
+  readonly value: number;
+}
+
+/** A band of a parcel: the most that is known of its least, and the shares between which the best lies. */
+interface Band {
+  readonly band: number;
+  best: number;
+  low: Point;
+  high: Point | null;
+}
