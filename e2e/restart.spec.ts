@@ -124,6 +124,7 @@ test('pages that were opened open while the machine is off, keep logging, and wh
       .toBe(1);
     await phone.getByRole('link', { name: /Lightkeeper's House/ }).tap();
     await expect(balance(phone)).toContainText('− 12');
+    const colour = `${phone.url().replace(/\?.*/, '')}/colour`;
     // The page, though a link led to it, and what it is made of are kept by the browser a moment after it has come.
     await expect
       .poll(() =>
@@ -134,6 +135,19 @@ test('pages that were opened open while the machine is off, keep logging, and wh
         ]),
       )
       .toEqual([true, true, 1]);
+    const second = await context.newPage();
+    await second.goto(colour);
+    await expect
+      .poll(() =>
+        second.evaluate(async () => {
+          const { value: files } = (await (await fetch('/api/offline-files')).json()) as { value: string[] };
+          const kept = (await (await caches.open('evarn-files')).keys()).map((r) => new URL(r.url).pathname);
+          const page = await (await caches.open('evarn-pages')).match(window.location.pathname);
+          return page !== undefined && files.length > 50 && files.every((f) => kept.includes(f));
+        }),
+      )
+      .toBe(true);
+    await second.close();
     await kill(server);
     const line = phone.getByLabel('Log a change');
     await line.fill('-2 brick 1x2 chalk @tower');
@@ -148,6 +162,12 @@ test('pages that were opened open while the machine is off, keep logging, and wh
     await phone.getByRole('button', { name: 'Log it' }).tap();
     await expect(balance(phone)).toContainText('− 15');
     await isAccessible(phone);
+    // A part of a page that was never shown here opens all the same.
+    const part = await context.newPage();
+    await part.goto(colour);
+    await part.getByRole('tab', { name: 'Fading' }).tap();
+    await expect(part.getByRole('tabpanel').getByRole('heading').first()).toBeVisible();
+    await part.close();
     // What was never opened here says so.
     const other = await context.newPage();
     await other.goto(`http://127.0.0.1:${PORT}/prices`);

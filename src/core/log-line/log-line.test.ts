@@ -1,86 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import {
-  BLANK_INTENT,
-  LOGGED_KINDS,
-  openPlaceholders,
-  settleKind,
-  type Assembly,
-  type Intent,
-} from '../ledger';
-import { elementKey, splitElementKey, type ElementKey } from '../parts';
-import { asId, type AssemblyId } from '../shared/ids';
-import { between, pick, seededRandom } from '../shared/random';
-import { BUILD, el, ELEMENTS, entry, palette, randomIntent, ZONES } from '../testing/world';
-import {
-  completeAt,
-  Lexicon,
-  lineOfBlock,
-  printElement,
-  printIntent,
-  printLine,
-  understandLine,
-  type CallContext,
-} from './index';
+import { type Intent } from '../ledger';
+import { type ElementKey } from '../parts';
+import { asId } from '../shared/ids';
+import { el, palette, ZONES } from '../testing/world';
+import { completeAt, Lexicon, lineOfBlock, printIntent, understandLine } from './index';
 
-const EXTRA = [
-  el('plate 1x2', 'ash'),
-  el('plate 1x4', 'ash'),
-  el('plate 1x2 with hook', 'ash'),
-  el('boat door 1x6', 'deep'),
-  el('tile 2x2', 'bark', 'compass dial'),
-  el('odd, part! "x" to', 'chalk'),
-];
-const TABLE: Assembly = {
-  id: asId<AssemblyId>('a1'),
-  build: BUILD,
-  name: 'Lamp table',
-  lots: [
-    { element: el('brick 1x2', 'ash'), qty: 4 },
-    { element: el('tile 2x2', 'bark'), qty: 1 },
-  ],
-};
-const known = [...ELEMENTS, ...EXTRA];
-const onModel = new Set<ElementKey>([
-  el('plate 2x3', 'chalk'),
-  el('brick 1x2', 'ash'),
-  el('brick 1x2', 'slate'),
-  el('arch 1x4', 'ash'),
-]);
-const placeholders = openPlaceholders([
-  entry(
-    's',
-    'placeholder',
-    [
-      {
-        element: el('brick 1x2', 'amber'),
-        grade: 'new' as never,
-        qty: 8,
-        from: 'outside' as never,
-        to: 'model:z0' as never,
-        worth: 1,
-      },
-    ],
-    {
-      standsFor: el('brick 1x2', 'lagoon'),
-    },
-  ),
-]);
-const context: CallContext = {
-  lexicon: new Lexicon(known, palette),
-  zones: ZONES,
-  assemblies: [TABLE],
-  onModel: (e) => onModel.has(e),
-  atHand: (e) => onModel.has(e),
-  placeholders,
-};
-const say = (line: string) => understandLine(line, context);
-const intents = (line: string): Intent[] =>
-  say(line).clauses.map((c) => {
-    if (c.status !== 'intent')
-      throw new Error(`${line}: ${JSON.stringify(c)} ${JSON.stringify(say(line).problems)}`);
-    return c.intent;
-  });
-const one = (line: string): Intent => intents(line)[0]!;
+import { TABLE, known, context, say, intents, one } from '../testing/log-line';
 
 describe('what a name begins', () => {
   it('is first of the family that is named in full, though a part of another lies at hand', () => {
@@ -135,28 +60,6 @@ describe('colours by everyday words', () => {
   it('complete into the names that they may mean', () => {
     const line = '~1 brick 1x2 ash > dark grey';
     expect(completeAt(line, line.length, context).map((c) => c.text)[0]).toBe('slate');
-  });
-});
-
-describe('a word that nothing knows', () => {
-  const said = (line: string) => understandLine(line, context).clauses[0];
-
-  it.each(['+2 brick 1x2 ahs chalk', '+2 brick ahs 1x2 chalk', '+2 ahs brick 1x2 chalk'])(
-    'is asked for and not made a part of the name: %s',
-    (line) =>
-      expect(said(line)).toMatchObject({
-        status: 'unknown',
-        why: 'unread words',
-        unread: 'ahs',
-        suggestions: [el('brick 1x2', 'chalk'), el('brick 1x2 ahs', 'chalk')],
-      }),
-  );
-
-  it('is one where the part is known by it, or where it is said in quotes', () => {
-    expect(one('+2 plate 1x2 with hook ash').on[0]!.element).toBe(el('plate 1x2 with hook', 'ash'));
-    const asItStands = printElement(el('brick 1x2 ahs', 'chalk'), true);
-    expect(asItStands).toBe("'brick 1x2 ahs' chalk");
-    expect(one(`+2 ${asItStands}`).on[0]!.element).toBe(el('brick 1x2 ahs', 'chalk'));
   });
 });
 
@@ -296,121 +199,6 @@ describe('the forms of the log line', () => {
   });
 });
 
-describe('what the log line says when it does not understand', () => {
-  it('offers the choices of an ambiguous word', () => {
-    const clause = say('-2 brick 1x2').clauses[0]!;
-    expect(clause).toMatchObject({
-      status: 'ambiguous',
-      choices: [el('brick 1x2', 'ash'), el('brick 1x2', 'slate')],
-    });
-    expect(say('+1 brick 1x2 clear-s').clauses[0]).toMatchObject({ status: 'ambiguous' });
-  });
-
-  it.each([
-    ['2 plate 2x3 chalk', 'no verb', 0, 1],
-    ['-0 plate 2x3 chalk', 'quantity', 1, 2],
-    ['-2', 'nothing named', 0, 2],
-    ['-2 plate 2x3 chalk @cellar', 'unknown zone', 19, 26],
-    ['-2 plate 2x3 chalk #because', 'unknown why', 19, 27],
-    ['+2 plate 2x3 chalk from moon', 'unknown place', 19, 28],
-    ['+2 plate 2x3 chalk at lots', 'price', 19, 26],
-    ['~2 plate 2x3 chalk', 'no target', 18, 18],
-    ['~2 plate 2x3 chalk >', 'no target', 19, 20],
-    ["-2 'plate 2x3", 'unclosed', 3, 13],
-  ])('%s: %s', (line, problem, start, end) =>
-    expect(say(line).problems).toContainEqual(expect.objectContaining({ problem, start, end })),
-  );
-
-  it.each([
-    ['-2 gizmo chalk', 'unknown part'],
-    ['+2 brick 1x2 puce', 'unknown colour'],
-    ['-[cart]', 'unknown assembly'],
-    ['^2 plate 2x3 chalk', 'no such placeholder'],
-  ])('%s: %s', (line, why) => expect(say(line).clauses[0]).toMatchObject({ status: 'unknown', why }));
-
-  it('never throws, whatever is typed, and points inside the line', () => {
-    const random = seededRandom(5);
-    const bits = [
-      '-',
-      '+2',
-      '~',
-      '>',
-      '/',
-      ',',
-      ';',
-      ':',
-      '@',
-      '#',
-      '"',
-      "'",
-      '(',
-      '[',
-      ']',
-      'plate',
-      '2x3',
-      'to',
-      'for',
-      'at',
-      '🧱',
-      '\\',
-      ' ',
-    ];
-    for (let n = 0; n < 3000; n++) {
-      const line = Array.from({ length: between(random, 0, 12) }, () => pick(random, bits)).join(
-        random() < 0.5 ? ' ' : '',
-      );
-      for (const p of say(line).problems)
-        expect(p.start >= 0 && p.end <= line.length && p.start <= p.end).toBe(true);
-      completeAt(line, between(random, 0, line.length), context);
-    }
-  });
-});
-
-describe('printing back', () => {
-  it.each([1, 2, 3, 4, 5])('understanding what is printed gives the same intent (seed %i)', (seed) => {
-    const random = seededRandom(seed);
-    for (let n = 0; n < 400; n++) {
-      const intent = settleKind(randomIntent(random));
-      const line = printIntent(intent, context);
-      expect([line, one(line)]).toEqual([line, intent]);
-      const two = [intent, settleKind(randomIntent(random))];
-      expect(intents(printLine(two, context))).toEqual(two);
-    }
-  });
-
-  it('covers every kind', () => {
-    const random = seededRandom(1);
-    const kinds = new Set(Array.from({ length: 400 }, () => randomIntent(random).kind));
-    expect([...kinds].sort()).toEqual([...LOGGED_KINDS].sort());
-  });
-
-  it.each(EXTRA.map((e) => [printElement(e), e]))('%s', (_, element) => {
-    const intent: Intent = { ...BLANK_INTENT, on: [{ element, qty: 3 }] };
-    expect(one(printIntent(intent, context))).toEqual(intent);
-  });
-
-  it('prints assemblies and zones with any name', () => {
-    const zones = [
-      ...ZONES,
-      { ...ZONES[1]!, id: asId<(typeof ZONES)[0]['id']>('zx'), name: 'to "the" \\ moon, #2 ‮🧱' },
-    ];
-    const odd: Assembly = { ...TABLE, id: asId<AssemblyId>('a2'), name: 'a] b\\' };
-    const there = { ...context, zones, assemblies: [odd] };
-    const intent: Intent = {
-      ...BLANK_INTENT,
-      kind: 'move',
-      off: odd.lots,
-      zone: zones[4]!.id,
-      toZone: ZONES[1]!.id,
-      assembly: odd.id,
-    };
-    expect(understandLine(printIntent(intent, there), there).clauses[0]).toMatchObject({
-      status: 'intent',
-      intent,
-    });
-  });
-});
-
 describe('completion', () => {
   const texts = (line: string) => completeAt(line, line.length, context).map((c) => c.text);
   it('completes elements that can be meant', () => {
@@ -426,11 +214,4 @@ describe('completion', () => {
     expect(texts('+2 plate 2x3 chalk from o')).toEqual(['own parts', 'order', 'outside']);
     expect(texts('-[la')).toEqual(['[Lamp table]']);
   });
-});
-
-it('keys of elements come apart as they were put together', () => {
-  for (const e of known) {
-    const { part, colour, print } = splitElementKey(e);
-    expect(elementKey(part, colour, print)).toBe(e);
-  }
 });

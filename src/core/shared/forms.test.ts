@@ -1,16 +1,24 @@
+import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import {
   applyForms,
   currencySign,
   DATE_FORMS,
   DEFAULT_FORMS,
+  editNumber,
   formatCurrency,
   formatDay,
+  formatFixed,
+  formatLength,
   formatLengths,
   formatNumber,
+  LENGTH_UNITS,
+  lengthAs,
+  lengthFrom,
+  lengthUnit,
   type Forms,
 } from './forms';
-import { formatMoney, readMoney } from './money';
+import { formatMoney, moneyToEdit, readMoney } from './money';
 
 const euro: Forms = { currency: 'EUR', decimal: 'comma', dates: '29.11.2026', units: 'cm' };
 afterEach(() => applyForms(DEFAULT_FORMS));
@@ -56,5 +64,30 @@ describe('numbers, days and lengths', () => {
     expect(formatLengths([384, 134.4], form('cm'))).toBe('38.4 × 13.44 cm');
     expect(formatLengths([384, 134.4], form('inches'))).toBe('15.12 × 5.29 in');
     expect(formatLengths([134.4], euro)).toBe('13,44 cm');
+  });
+
+  it('write lengths in fields in the same unit, and take them back as millimetres', () => {
+    const form = (units: Forms['units']) => ({ ...DEFAULT_FORMS, units });
+    expect(LENGTH_UNITS.map((u) => lengthUnit(form(u)))).toEqual(['mm', 'cm', 'in']);
+    expect(LENGTH_UNITS.map((u) => lengthAs(25.4, form(u)))).toEqual([25.4, 2.54, 1]);
+    expect(lengthFrom(1.25, form('inches'))).toBe(31.75);
+    expect(formatLength(9.6, form('cm'))).toBe('0.96 cm');
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200_000 }), fc.constantFrom(...LENGTH_UNITS), (tenths, u) => {
+        // What a field shows and is left as it was is the same length again, to a hundredth of a millimetre.
+        expect(lengthFrom(lengthAs(tenths / 10, form(u)), form(u))).toBeCloseTo(tenths / 10, 2);
+      }),
+    );
+  });
+
+  it('stand in fields with the chosen mark, and are read back from there', () => {
+    expect([editNumber(1234.5), editNumber(1234.5, euro)]).toEqual(['1234.5', '1234,5']);
+    expect([moneyToEdit(120450), moneyToEdit(120450, euro)]).toEqual(['1204.50', '1204,50']);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e9 }), (amount) => {
+        for (const form of [DEFAULT_FORMS, euro]) expect(readMoney(moneyToEdit(amount, form))).toBe(amount);
+      }),
+    );
+    expect([formatFixed(3), formatFixed(-0.25, 2, euro)]).toEqual(['3.0', '−0,25']);
   });
 });

@@ -75,6 +75,36 @@ export function formatDay(iso: string, form: Forms = forms()): string {
 
 const PER_MM = { mm: 1, cm: 0.1, inches: 1 / 25.4 } as const;
 const DIGITS = { mm: 1, cm: 2, inches: 2 } as const;
+const FIELD_DIGITS = { mm: 3, cm: 4, inches: 4 } as const;
+
+/** A number with so many digits behind the mark, be they noughts: formatFixed(3) = "3.0". */
+export const formatFixed = (n: number, digits = 1, form: Forms = forms()): string =>
+  trueMinus(
+    formatter(localeOf(form), { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(n),
+  );
+
+/** A number as a field holds it, to be changed: the decimal mark of the workspace, and nothing between thousands. */
+export const editNumber = (n: number, form: Forms = forms()): string =>
+  form.decimal === 'comma' ? `${n}`.replace('.', ',') : `${n}`;
+
+/** How the unit of lengths is written: "mm", "cm", "in". */
+export const lengthUnit = ({ units }: Forms = forms()): string => (units === 'inches' ? 'in' : units);
+
+/**
+ * Millimetres as a number of the chosen unit, to be written or changed in a field: lengthAs(25.4) = 1 where inches are
+ * chosen. Rounded to what can be built by, a tenth of a millimetre or a little finer.
+ */
+export function lengthAs(mm: number, { units }: Forms = forms()): number {
+  const k = 10 ** FIELD_DIGITS[units];
+  return Math.round(mm * PER_MM[units] * k) / k;
+}
+
+/** A number of the chosen unit as millimetres, to a thousandth of one: lengthFrom(1) = 25.4 where inches are chosen. */
+export const lengthFrom = (n: number, { units }: Forms = forms()): number =>
+  Math.round((n / PER_MM[units]) * 1000) / 1000;
+
+/** One length in the chosen unit: 134.4 -> "134.4 mm", "13.44 cm", "5.29 in". */
+export const formatLength = (mm: number, form: Forms = forms()): string => formatLengths([mm], form);
 
 /** Millimetres in the chosen unit: [384, 134.4] -> "384 × 134.4 mm", "38.4 × 13.44 cm", "15.12 × 5.29 in". */
 export function formatLengths(mm: readonly number[], form: Forms = forms()): string {

@@ -1,6 +1,6 @@
 import { assert } from './assert';
 import { readDecimal } from './decimal';
-import { formatCurrency } from './forms';
+import { formatCurrency, forms, type Forms } from './forms';
 
 /** Money in minor units of the workspace's one currency: 95 is £0.95. Always a safe integer. */
 export type Minor = number;
@@ -42,6 +42,10 @@ export const formatMoney = (amount: Minor): string => formatCurrency(amount);
 
 /** Plain decimal for files: 3140 -> "31.40". */
 export const moneyAsDecimal = (amount: Minor): string => (amount / 100).toFixed(2);
+
+/** An amount as a field holds it, to be changed: 3140 -> "31.40", or "31,40" where the comma is the decimal mark. */
+export const moneyToEdit = (amount: Minor, form: Forms = forms()): string =>
+  form.decimal === 'comma' ? moneyAsDecimal(amount).replace('.', ',') : moneyAsDecimal(amount);
 
 /**
  * Reads an amount as people and spreadsheets write it ("0.12", "£1,204.50", "1.204,50 €", "12p", ",07") into minor

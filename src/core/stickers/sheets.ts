@@ -3,8 +3,8 @@ import type { SheetField, Sticker, StickerSheet } from '../records';
 import { asId, type StickerSheetId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 
-/** Units that a field can be measured in: millimetres, studs, or tiles laid along its edge, each two studs long. */
-export const FIELD_UNITS = { mm: 1, studs: 8, 'tiles 1x2': 16 } as const;
+/** Units that a field can be measured in: those of lengths, studs, or tiles laid along its edge, each two studs long. */
+export const FIELD_UNITS = { mm: 1, cm: 10, inches: 25.4, studs: 8, 'tiles 1x2': 16 } as const;
 export type FieldUnit = keyof typeof FIELD_UNITS;
 
 /** A length in millimetres, to the tenth: toMillimetres(4, 'studs') = 32. */

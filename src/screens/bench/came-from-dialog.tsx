@@ -15,6 +15,7 @@ export function CameFromDialog({ onClose }: { onClose: () => void }) {
       open
       onOpenChange={onClose}
       wide
+      beside
       title="What came from which box"
       says="Pieces that went into each zone, by where they came from. What came off again is not taken away: one piece is like the other."
     >

@@ -33,7 +33,7 @@ export function FigureSheet({ figure, scope, onClose }: SheetProps) {
         : count(n);
   const says = `${isMoney ? money(total) : count(total)}, from ${behind.length} ${behind.length === 1 ? 'entry' : 'entries'}`;
   return (
-    <Dialog open onOpenChange={onClose} wide title={FIGURE_TITLES[figure] ?? figure} says={says}>
+    <Dialog open onOpenChange={onClose} wide beside title={FIGURE_TITLES[figure] ?? figure} says={says}>
       <BehindList
         behind={behind.map((b) => ({ entry: b.entry, words: write(b.amount) }))}
         onClose={onClose}

@@ -28,6 +28,7 @@ export function IdealDialog({ entry, onClose }: { entry: Entry; onClose: () => v
     <Dialog
       open
       onOpenChange={onClose}
+      beside
       title="Without the limit, another part"
       says={`In place of ${onPieces(entry)
         .map((p) => elementName(p.element))

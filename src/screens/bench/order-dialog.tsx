@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { kindsToBuy, placeOrder, toBuy } from '@/core/workbench';
 import { worthOf, type Modification } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { moneyAsDecimal, readMoney, type Minor } from '@/core/shared/money';
+import { moneyToEdit, readMoney, type Minor } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
@@ -46,7 +46,7 @@ export function OrderDialog({
   /** Prices as they stand in the fields; a field that nobody touched shows what was planned. */
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
   const textOf = (key: string, worth: Minor | null) =>
-    texts.get(key) ?? (worth === null ? '' : moneyAsDecimal(worth));
+    texts.get(key) ?? (worth === null ? '' : moneyToEdit(worth));
   const prices = new Map(kinds.map(({ key, lot }) => [key, typed(textOf(key, lot.worth))]));
   const [carriage, charges] = [typed(postage), typed(fees)];
   const bad = [...prices.values(), carriage, charges].includes(undefined);

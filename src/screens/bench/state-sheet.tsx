@@ -29,6 +29,7 @@ export function StateSheet({
       open
       onOpenChange={onClose}
       wide
+      beside
       title={`Pieces ${STATE_WORDS[state]}`}
       says={`${pieces(total.pieces)}, ${amount(total)}.`}
     >

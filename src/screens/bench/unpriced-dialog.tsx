@@ -39,6 +39,7 @@ export function UnpricedDialog({ onClose }: { onClose: () => void }) {
       open
       onOpenChange={onClose}
       wide
+      beside
       title={
         lots.length === 0
           ? 'Everything has a price'

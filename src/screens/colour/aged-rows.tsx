@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import type { AgedApart } from '@/core/mismatch';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -33,8 +34,8 @@ export function AgedRows({ aged, onOpen }: AgedRowsProps) {
               <span className="text-right leading-tight">
                 {differenceName(a.deltaE)}
                 <span className="text-faint block text-[12px]">
-                  ΔE {a.deltaE.toFixed(1)}
-                  {a.doubt > 0 && ` ± ${a.doubt.toFixed(1)}`}
+                  ΔE {formatFixed(a.deltaE)}
+                  {a.doubt > 0 && ` ± ${formatFixed(a.doubt)}`}
                 </span>
               </span>
               <Button aria-label={`See what would do for ${a.colour}, ${zone}`} onClick={() => onOpen(a)}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import { hexOfLab } from '@/core/colour';
@@ -234,7 +235,7 @@ function ZoneCard({
             {z.known} of {pieces(z.pieces)} {z.byEye > 0 ? `known, ${z.byEye} by eye` : 'read'}
           </span>
           <span>
-            apart <b>{z.largest.toFixed(1)}</b> at most, <b>{z.typical.toFixed(1)}</b> usually
+            apart <b>{formatFixed(z.largest)}</b> at most, <b>{formatFixed(z.typical)}</b> usually
           </span>
         </span>
         <span className="mt-1.5 flex gap-1">
@@ -245,7 +246,7 @@ function ZoneCard({
                 style={{ background: hexOfLab(b.lab) }}
                 title={`${b.qty} ${elementName(b.element)}, ${batchOf(b.grade) || 'new'}`}
               />
-              <b className="block">{b.parts.deltaE.toFixed(1)}</b>
+              <b className="block">{formatFixed(b.parts.deltaE)}</b>
               <span className="text-background-soft block text-[11px] leading-tight">
                 {count(b.qty)} · {FADING_SHORT[b.seen]}
               </span>
@@ -264,9 +265,9 @@ function Parts({ zone }: { zone: ZoneFading }) {
   if (!worst) return null;
   const { yellowShare, yellowing, lightness, chromaLoss } = worst.parts;
   const words = [
-    `${Math.round(100 * yellowShare)} % yellowing (Δb* ${yellowing.toFixed(1)})`,
-    `${lightness < 0 ? 'darker' : 'lighter'} by ΔL* ${Math.abs(lightness).toFixed(1)}`,
-    chromaLoss > 0.5 ? `duller by ΔC* ${chromaLoss.toFixed(1)}` : '',
+    `${Math.round(100 * yellowShare)} % yellowing (Δb* ${formatFixed(yellowing)})`,
+    `${lightness < 0 ? 'darker' : 'lighter'} by ΔL* ${formatFixed(Math.abs(lightness))}`,
+    chromaLoss > 0.5 ? `duller by ΔC* ${formatFixed(chromaLoss)}` : '',
   ];
   return (
     <span className="text-background-soft mt-1 block text-[12px]">

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { differenceWords } from '../words/colour';
 import { useState } from 'react';
 import { averageReadings, deltaE00, enoughReadings, hexOfLab, type LabD65 } from '@/core/colour';
@@ -127,7 +128,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
           <dd>
             <b>
               {mean && Number.isFinite(mean.error)
-                ? `± ${mean.error.toFixed(2)} ΔE00`
+                ? `± ${formatFixed(mean.error, 2)} ΔE00`
                 : mean
                   ? 'one reading says nothing of that'
                   : '–'}
@@ -160,7 +161,8 @@ const minutesAgo = (at: number): string => {
     : `${minutes} min ago${minutes >= STALE_MINUTES ? ': calibrate again' : ''}`;
 };
 
-const labWords = (c: LabD65): string => `L* ${c.l.toFixed(1)}, a* ${c.a.toFixed(1)}, b* ${c.b.toFixed(1)}`;
+const labWords = (c: LabD65): string =>
+  `L* ${formatFixed(c.l)}, a* ${formatFixed(c.a)}, b* ${formatFixed(c.b)}`;
 
 const Swatch = ({ title, hex, says }: { title: string; hex: string | undefined; says: string }) => (
   <div className="bg-background text-background-ink rounded-md p-2">

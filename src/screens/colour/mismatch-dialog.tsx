@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useState } from 'react';
 import {
   alternativesFor,
@@ -55,13 +56,14 @@ export function MismatchDialog({
       open
       onOpenChange={onClose}
       wide
+      beside
       title={`${mismatch.qty} ${elementName(mismatch.element)}: ${MISMATCH_WORDS[mismatch.kind]}`}
       says={`Belongs in ${wanted}, ${madeWords(fix.made, fix.availability)}.`}
     >
       <p className="mb-3">
-        Visible <b>{mismatch.shows.toFixed(1)}</b> = {pieces(mismatch.qty)} × {SEEN_SHARE[mismatch.seen]} seen
-        ({mismatch.seen}) × ΔE {mismatch.deltaE.toFixed(1)}; {(100 * fix.share).toFixed(1)} % of all that is
-        visible here.
+        Visible <b>{formatFixed(mismatch.shows)}</b> = {pieces(mismatch.qty)} × {SEEN_SHARE[mismatch.seen]}{' '}
+        seen ({mismatch.seen}) × ΔE {formatFixed(mismatch.deltaE)}; {formatFixed(100 * fix.share)} % of all
+        that is visible here.
       </p>
       <p className="mb-3">{evidenceWords(mismatch, workbench.records.zone.get(mismatch.zone)?.name ?? '')}</p>
       <ExposureForm zone={mismatch.zone} element={mismatch.element} seen={mismatch.seen} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
@@ -174,7 +175,7 @@ function Row({
         <span>{mismatch.seen}</span>
         <span className="text-right leading-tight">
           {differenceName(mismatch.deltaE)}
-          <span className="text-faint block text-[12px]">ΔE {mismatch.deltaE.toFixed(1)}</span>
+          <span className="text-faint block text-[12px]">ΔE {formatFixed(mismatch.deltaE)}</span>
         </span>
         <span className="text-right">{fix.canBeHad || mismatch.left ? costWords(fix) : 'not available'}</span>
         <b className="text-right">
@@ -182,7 +183,7 @@ function Row({
             ? `${Math.round(100 * mismatch.sure)} % sure`
             : fix.share === 0
               ? ''
-              : `${(100 * fix.share).toFixed(fix.share < 0.1 ? 1 : 0)} %`}
+              : `${formatFixed(100 * fix.share, fix.share < 0.1 ? 1 : 0)} %`}
         </b>
       </div>
     </>

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { isOpen, planFixes, type AgedApart, type Audit, type Fix, type Register } from '@/core/mismatch';
 import type { Tally } from '@/core/ledger';
 import type { ZoneId } from '@/core/shared/ids';
-import { readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { Button, Key } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { costOfWork } from '@/core/workbench';
@@ -134,7 +134,7 @@ export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabP
             max={Math.max(1, most)}
             value={Math.min(budget, most)}
             onChange={(e) => {
-              setBudgetText((Number(e.target.value) / 100).toFixed(2));
+              setBudgetText(moneyToEdit(Number(e.target.value)));
               setByHand(new Map());
             }}
             className="accent-ink w-full"

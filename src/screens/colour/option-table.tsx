@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { hexOfLab } from '@/core/colour';
 import { batchOf } from '@/core/ledger';
@@ -62,8 +63,8 @@ export function OptionTable({
                 </span>
               </label>
             </th>
-            <td className="px-2">{s.largest.toFixed(1)}</td>
-            <td className="px-2">{s.typical.toFixed(1)}</td>
+            <td className="px-2">{formatFixed(s.largest)}</td>
+            <td className="px-2">{formatFixed(s.typical)}</td>
             <td className="px-2">{count(s.touched)}</td>
             <td className="pl-2 whitespace-nowrap">
               {s.name === 'whiten' && s.unpriced > 0 ? 'not set' : priced(s.cost, s.unpriced)}

@@ -1,3 +1,4 @@
+import { formatFixed } from '@/core/shared/forms';
 import { hexOfLab } from '@/core/colour';
 import { elementName } from '@/core/parts';
 import type { PhotoReading } from '@/core/photo';
@@ -25,8 +26,8 @@ export const PhotoReadings = ({ reading, choices, onKeep }: PhotoReadingsProps) 
             className="border-edge size-7 rounded-xs border"
           />
           <span className="flex-1">
-            {i + 1}. L* {s.lab.l.toFixed(1)} a* {s.lab.a.toFixed(1)} b* {s.lab.b.toFixed(1)} ±{' '}
-            {s.error.toFixed(2)}, for {of?.qty} {of?.lot ? elementName(of.lot.element) : ''}
+            {i + 1}. L* {formatFixed(s.lab.l)} a* {formatFixed(s.lab.a)} b* {formatFixed(s.lab.b)} ±{' '}
+            {formatFixed(s.error, 2)}, for {of?.qty} {of?.lot ? elementName(of.lot.element) : ''}
             <span className="text-faint block text-[12px]">
               {s.pixels} pixels; left out {percent(s.clipped)} clipped, {percent(s.glare)} glare,{' '}
               {percent(s.shadow)} shadow

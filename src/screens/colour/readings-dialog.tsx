@@ -1,6 +1,6 @@
 'use client';
 
-import { formatDay } from '@/core/shared/forms';
+import { formatDay, formatFixed } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { asThresholds, FADING_GRADES, hexOfLab } from '@/core/colour';
@@ -22,6 +22,7 @@ export function ReadingsDialog({ onClose }: { onClose: () => void }) {
       open
       onOpenChange={onClose}
       wide
+      beside
       title={`${readings.length} readings`}
       says="Lab under D65, compared by CIEDE2000. A reading that is doubted is kept; nothing is worked out from it."
     >
@@ -40,8 +41,8 @@ export function ReadingsDialog({ onClose }: { onClose: () => void }) {
                 <bdi>{placeName(r.account, workbench.records)}</bdi>
               </span>
               <span className="text-faint block text-[12px]">
-                L* {r.l.toFixed(1)} a* {r.a.toFixed(1)} b* {r.b.toFixed(1)} ± {r.spread.toFixed(2)} · {r.made}{' '}
-                · {formatDay(r.at)}
+                L* {formatFixed(r.l)} a* {formatFixed(r.a)} b* {formatFixed(r.b)} ± {formatFixed(r.spread, 2)}{' '}
+                · {r.made} · {formatDay(r.at)}
                 {!r.trusted && ` · not trusted: ${r.doubt}`}
               </span>
             </span>

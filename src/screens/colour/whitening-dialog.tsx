@@ -1,6 +1,6 @@
 'use client';
 
-import { formatDay } from '@/core/shared/forms';
+import { formatDay, formatFixed } from '@/core/shared/forms';
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -11,7 +11,7 @@ import {
   whiteningCostOf,
   type ZoneFading,
 } from '@/core/fading';
-import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input, Select } from '@/ui/field';
@@ -67,7 +67,7 @@ export function WhiteningDialog({ zone, onClose }: { zone: ZoneFading; onClose: 
             <Select value={index} onChange={(e) => setIndex(Number(e.target.value))}>
               {yellow.map((b, i) => (
                 <option key={`${b.element}${b.grade}`} value={i}>
-                  {b.qty} {elementName(b.element)}, {batchOf(b.grade)}, ΔE {b.parts.deltaE.toFixed(1)}
+                  {b.qty} {elementName(b.element)}, {batchOf(b.grade)}, ΔE {formatFixed(b.parts.deltaE)}
                 </option>
               ))}
             </Select>
@@ -130,7 +130,7 @@ function WhiteningCosts() {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const said = whiteningCostOf(workbench);
-  const [bath, setBath] = useState(said ? moneyAsDecimal(said.perBath) : '');
+  const [bath, setBath] = useState(said ? moneyToEdit(said.perBath) : '');
   const [each, setEach] = useState(String(said?.pieces ?? ''));
   const [time, setTime] = useState(String(said?.hours ?? ''));
   const [perBath, piecesIn, hoursOf] = [readMoney(bath), Number(each), Number(time)];

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useMemo } from 'react';
 import { proposeSeen } from '@/core/mismatch';
 import { batchOf, modelAccount } from '@/core/ledger';
@@ -55,7 +56,7 @@ function PlaceRow({ zone, element, qty }: { zone: ZoneFading; element: ElementKe
         <span className="text-background-soft block truncate text-[12px]">
           {read.length === 0
             ? 'not read'
-            : `${known === qty ? 'all read' : `${known} read`}: ${read.map((b) => `${b.qty} ${batchOf(b.grade)} ΔE ${b.parts.deltaE.toFixed(1)}`).join(', ')}`}
+            : `${known === qty ? 'all read' : `${known} read`}: ${read.map((b) => `${b.qty} ${batchOf(b.grade)} ΔE ${formatFixed(b.parts.deltaE)}`).join(', ')}`}
         </span>
       </span>
       <label className="flex items-center gap-1.5">

@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { moneyAsDecimal, readMoney, type Minor } from '@/core/shared/money';
+import { moneyToEdit, readMoney, type Minor } from '@/core/shared/money';
 import { Input } from '@/ui/field';
 
 interface MoneyBoxProps {
@@ -33,7 +33,7 @@ export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
         id={id}
         inputMode="decimal"
         placeholder="not known"
-        value={typed ?? (value === null ? '' : moneyAsDecimal(value))}
+        value={typed ?? (value === null ? '' : moneyToEdit(value))}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
         onKeyDown={(e) => e.key === 'Enter' && take()}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { editNumber } from '@/core/shared/forms';
 import { Input } from '@/ui/field';
 
 interface NumberBoxProps {
@@ -51,7 +52,7 @@ export function NumberBox(props: NumberBoxProps) {
       <Input
         id={id}
         inputMode={parts ? 'decimal' : 'numeric'}
-        value={typed ?? `${value ?? ''}`}
+        value={typed ?? (value === null ? '' : editNumber(value))}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
         onKeyDown={(e) => e.key === 'Enter' && take()}
@@ -61,7 +62,7 @@ export function NumberBox(props: NumberBoxProps) {
       />
       {bad && (
         <span id={`${id}-says`} role="status" className="block text-[12px]">
-          ▲ from {least} to {most}
+          ▲ from {editNumber(least)} to {editNumber(most)}
         </span>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { formatLength, formatLengths } from '@/core/shared/forms';
 import { inMillimetres } from '@/core/inspection';
 import type { Size } from '@/core/ledger';
 
@@ -37,7 +38,10 @@ export function SizeDrawing({ found, built }: DrawingProps) {
     />
   );
   const says = sizes
-    .map((s) => `${s.words} ${s.size.length} by ${s.size.width} mm, ${s.size.height} mm high`)
+    .map(
+      (s) =>
+        `${s.words} ${formatLengths([s.size.length, s.size.width])}, ${formatLength(s.size.height)} high`,
+    )
     .join('; ');
   return (
     <figure className="min-w-0 md:col-span-2 xl:col-span-1 xl:row-span-2">

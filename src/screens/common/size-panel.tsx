@@ -1,8 +1,8 @@
 'use client';
 
+import { formatLength, formatLengths, forms } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { Size } from '@/core/ledger';
-import { formatLengths, forms } from '@/core/shared/forms';
 import { growth, inMillimetres, measureSize } from '@/core/inspection';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
@@ -31,7 +31,7 @@ export function SizePanel() {
   );
 }
 
-const signedMm = (mm: number): string => `${mm < 0 ? '−' : ''}${Math.abs(Math.round(mm * 10) / 10)} mm`;
+const signedMm = (mm: number): string => `${mm < 0 ? '−' : ''}${formatLength(Math.abs(mm))}`;
 
 function SizeForm({
   title,

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatLength, formatNumber } from '@/core/shared/forms';
 import { useState } from 'react';
 import { roomIn, swingRadius, vehiclesAlong } from '@/core/fit';
 import { NumberBox } from '../common/number-box';
@@ -38,7 +39,8 @@ function Platform() {
       }
     >
       <p role="status">
-        <b>{n}</b> {n === 1 ? 'stands' : 'stand'} along it, {Math.round(left * 10) / 10} studs are left.
+        <b>{n}</b> {n === 1 ? 'stands' : 'stand'} along it, {formatNumber(Math.round(left * 10) / 10)} studs
+        are left.
       </p>
       <svg viewBox={`0 0 ${platform} ${Math.max(4, platform / 14)}`} className="mt-2 h-8 w-full" aria-hidden>
         <path d={`M0 ${platform / 16}H${platform}`} stroke="currentColor" strokeWidth={platform / 200} />
@@ -91,10 +93,10 @@ function Swing() {
       }
     >
       <p role="status">
-        Its corner reaches <b>{radius} mm</b>, {studs} studs from the hinge.{' '}
+        Its corner reaches <b>{formatLength(radius)}</b>, {studs} studs from the hinge.{' '}
         {radius <= free * 8
           ? 'It swings free.'
-          : `▲ It hits what stands nearer: ${Math.round((radius - free * 8) * 10) / 10} mm lack.`}
+          : `▲ It hits what stands nearer: ${formatLength(radius - free * 8)} lack.`}
       </p>
     </Sum>
   );
@@ -104,9 +106,10 @@ function Gate() {
   const [gate, setGate] = useState({ width: 6, height: 8 });
   const [load, setLoad] = useState({ width: 5, height: 7 });
   const { beside, above, passes } = roomIn(gate, load);
-  const lack = [beside < 0 ? `${-beside} mm in width` : '', above < 0 ? `${-above} mm in height` : ''].filter(
-    Boolean,
-  );
+  const lack = [
+    beside < 0 ? `${formatLength(-beside)} in width` : '',
+    above < 0 ? `${formatLength(-above)} in height` : '',
+  ].filter(Boolean);
   return (
     <Sum
       title="Through a gate, under a shelf"
@@ -149,9 +152,9 @@ function Gate() {
     >
       <p role="status">
         {passes
-          ? `It passes: ${beside} mm beside it, ${above} mm above it.`
+          ? `It passes: ${formatLength(beside)} beside it, ${formatLength(above)} above it.`
           : `▲ It does not pass: ${lack.join(' and ')} lack.`}
-        {passes && beside === 0 ? ' It touches at both sides: leave 1.6 mm, half a plate.' : ''}
+        {passes && beside === 0 ? ` It touches at both sides: leave ${formatLength(1.6)}, half a plate.` : ''}
       </p>
     </Sum>
   );

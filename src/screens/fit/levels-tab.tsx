@@ -1,5 +1,6 @@
 'use client';
 
+import { formatLength, formatNumber, lengthAs, lengthUnit } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import {
   fillings,
@@ -14,6 +15,7 @@ import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { fillingWords, lacksWords } from '../words/fit';
+import { LengthBox } from '../common/length-box';
 import { NumberBox } from '../common/number-box';
 import { PointsSum } from './points-sum';
 import { Sum, Sums } from '../common/result';
@@ -24,7 +26,7 @@ export function LevelsTab({ onFloor }: { onFloor: () => void }) {
   return (
     <Sums
       title="What fills this height, and where does this angle meet a stud?"
-      says="A stud is 8 mm, a brick 9.6, a plate 3.2; five plates on their side are two studs."
+      says={`A stud is ${formatLength(8)}, a brick ${formatLength(9.6)}, a plate ${formatLength(3.2)}; five plates on their side are two studs.`}
     >
       <Levels onFloor={onFloor} />
       <PointsSum />
@@ -62,22 +64,8 @@ function Levels({ onFloor }: { onFloor: () => void }) {
       title="Levels"
       form={
         <>
-          <NumberBox
-            label="Height or gap, mm"
-            value={height}
-            least={0.1}
-            most={2000}
-            parts
-            onChange={setHeight}
-          />
-          <NumberBox
-            label="Off by at most, mm"
-            value={tolerance}
-            least={0}
-            most={5}
-            parts
-            onChange={setTolerance}
-          />
+          <LengthBox label="Height or gap" value={height} least={0.1} most={2000} onChange={setHeight} />
+          <LengthBox label="Off by at most" value={tolerance} least={0} most={5} onChange={setTolerance} />
           <Check words="half plates of brackets" on={halves} onChange={setHalves} />
           <Check words="parts on their side" on={sideways} onChange={setSideways} />
         </>
@@ -85,8 +73,8 @@ function Levels({ onFloor }: { onFloor: () => void }) {
     >
       <p role="status">
         {first
-          ? `${fillingWords(first)} fill ${height} mm${first.error === 0 ? ' exactly' : `, ${Math.abs(first.error)} mm too ${first.error > 0 ? 'tall' : 'low'}`}${first.lacks.length > 0 ? `; ${lacksWords(first)}` : ', at hand'}.`
-          : `Nothing fills ${height} mm within ${tolerance} mm: allow more, or half plates and parts on their side.`}
+          ? `${fillingWords(first)} fill ${formatLength(height)}${first.error === 0 ? ' exactly' : `, ${formatLength(Math.abs(first.error))} too ${first.error > 0 ? 'tall' : 'low'}`}${first.lacks.length > 0 ? `; ${lacksWords(first)}` : ', at hand'}.`
+          : `Nothing fills ${formatLength(height)} within ${formatLength(tolerance)}: allow more, or half plates and parts on their side.`}
       </p>
       {found.length > 0 && (
         <table className="mt-2 w-full max-w-md">
@@ -97,10 +85,10 @@ function Levels({ onFloor }: { onFloor: () => void }) {
                 Filling
               </th>
               <th scope="col" className="text-right font-normal">
-                mm
+                {lengthUnit()}
               </th>
               <th scope="col" className="text-right font-normal">
-                off by, mm
+                off by, {lengthUnit()}
               </th>
             </tr>
           </thead>
@@ -113,8 +101,8 @@ function Levels({ onFloor }: { onFloor: () => void }) {
                     {f.lacks.length > 0 && <span className="text-soft">({lacksWords(f)})</span>}
                   </span>
                 </td>
-                <td className="text-right">{f.mm.toFixed(1)}</td>
-                <td className="text-right">{f.error === 0 ? '0' : f.error.toFixed(1).replace('-', '−')}</td>
+                <td className="text-right">{formatNumber(lengthAs(f.mm))}</td>
+                <td className="text-right">{formatNumber(lengthAs(f.error))}</td>
               </tr>
             ))}
           </tbody>
@@ -182,14 +170,7 @@ function HingedWalls() {
       form={
         <>
           <NumberBox label="Longest, studs" value={longest} least={2} most={64} onChange={setLongest} />
-          <NumberBox
-            label="Off by at most, mm"
-            value={tolerance}
-            least={0}
-            most={1}
-            parts
-            onChange={setTolerance}
-          />
+          <LengthBox label="Off by at most" value={tolerance} least={0} most={1} onChange={setTolerance} />
         </>
       }
     >
@@ -212,7 +193,11 @@ function HingedWalls() {
             <span>
               <b>{w.length}</b> long: {w.along} and {w.across}, {w.angle}°
               {w.error !== 0 && (
-                <span className="text-soft"> ({w.error.toFixed(2).replace('-', '−')} mm)</span>
+                <span className="text-soft">
+                  {' '}
+                  ({w.error < 0 ? '−' : ''}
+                  {formatNumber(lengthAs(Math.abs(w.error)))} {lengthUnit()})
+                </span>
               )}
             </span>
           </li>
@@ -258,7 +243,7 @@ function RoundPlates() {
           </svg>
           <p role="status" className="max-w-60">
             Rows of {round.rows.slice(0, Math.ceil(diameter / 2)).join(', ')} studs to the middle, and back.
-            The widest is {widest}; the edge is off the circle by {round.error} mm at most.
+            The widest is {widest}; the edge is off the circle by {formatLength(round.error)} at most.
           </p>
         </div>
       )}

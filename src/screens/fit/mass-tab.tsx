@@ -1,5 +1,6 @@
 'use client';
 
+import { editNumber, formatFixed, formatLength } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import { balanceOver, massOfBuild, perHook } from '@/core/fit';
 import { Select } from '@/ui/field';
@@ -23,7 +24,7 @@ export function MassTab() {
   return (
     <Sums
       title={`It weighs about ${gramWords(mass)}.`}
-      says="Each part by its size: a hollow box of ABS, 1.05 g/cm³, with walls of 1.25 mm, its studs and tubes; ±10 % for boxes, ±30 % for other shapes. What is weighed is better."
+      says={`Each part by its size: a hollow box of ABS, ${editNumber(1.05)} g/cm³, with walls of ${formatLength(1.25)}, its studs and tubes; ±10 % for boxes, ±30 % for other shapes. What is weighed is better.`}
     >
       <section aria-label="By zone" className="border-rule bg-sheet rounded-lg border p-4">
         <div className="mb-2 flex items-center gap-3">
@@ -132,8 +133,8 @@ function Overhang({ zones }: { zones: Zones }) {
       <Beam middle={balance.middle} />
       <p role="status">
         {balance.tips
-          ? `▲ It tips: the middle of its mass lies ${balance.middle.toFixed(1)} studs beyond the edge. ${count(Math.ceil(balance.counterweight))} g, ${behind} studs behind the edge, bring it a stud behind.`
-          : `It stands: the middle of its mass lies ${Math.abs(balance.middle).toFixed(1)} studs behind the edge.`}
+          ? `▲ It tips: the middle of its mass lies ${formatFixed(balance.middle)} studs beyond the edge. ${count(Math.ceil(balance.counterweight))} g, ${behind} studs behind the edge, bring it a stud behind.`
+          : `It stands: the middle of its mass lies ${formatFixed(Math.abs(balance.middle))} studs behind the edge.`}
       </p>
     </Sum>
   );

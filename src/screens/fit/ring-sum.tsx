@@ -1,5 +1,6 @@
 'use client';
 
+import { formatLength } from '@/core/shared/forms';
 import { deleteRing, keepRing, newRing, ringOf } from '@/core/fit';
 import type { Ring } from '@/core/records';
 import { KeptSum } from './kept-sum';
@@ -53,17 +54,17 @@ function RingAnswer({ ring: of }: { ring: Ring }) {
       <RingDrawing panels={of.panels} />
       <div>
         <div className="flex flex-wrap gap-4">
-          <Figure value={`${ring.inner} mm`} words="to the middle of a panel" />
-          <Figure value={`${ring.outer} mm`} words="to a corner" />
+          <Figure value={formatLength(ring.inner)} words="to the middle of a panel" />
+          <Figure value={formatLength(ring.outer)} words="to a corner" />
           <Figure value={`${ring.turn}°`} words="from one to the next" />
-          <Figure value={`${ring.gap} mm`} words="gap outside a corner" />
+          <Figure value={formatLength(ring.gap)} words="gap outside a corner" />
         </div>
         <p role="status" className="mt-2">
           {ring.offGrid === null
             ? 'No two pairs of panels lie in the grid: a ring of a multiple of four does.'
             : ring.offGrid <= 0.2
               ? 'Studs can hold the panels at front, back and sides.'
-              : `The panels at front, back and sides lie ${ring.offGrid} mm off half a stud: hold them loose, or by a turned plate.`}
+              : `The panels at front, back and sides lie ${formatLength(ring.offGrid)} off half a stud: hold them loose, or by a turned plate.`}
         </p>
       </div>
     </div>

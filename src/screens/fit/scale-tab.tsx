@@ -1,9 +1,11 @@
 'use client';
 
+import { editNumber, formatLength, formatNumber } from '@/core/shared/forms';
 import { useState } from 'react';
 import { atScale, FIGURE_MM, grownBy, PERSON_MM, scaleFrom } from '@/core/fit';
 import { Button } from '@/ui/button';
 import { useBuild } from '../common/build-store';
+import { LengthBox } from '../common/length-box';
 import { NumberBox } from '../common/number-box';
 import { Figure, Sum, Sums } from '../common/result';
 
@@ -13,7 +15,7 @@ export function ScaleTab() {
   return (
     <Sums
       title={`How big is it at 1:${trim(n)}?`}
-      says="A figure stands 38.4 mm tall; for a person of 1.70 m that is 1:44. Its width is another scale: what it sits in is built wider."
+      says={`A figure stands ${formatLength(FIGURE_MM)} tall; for a person of ${editNumber(1.7)} m that is 1:44. Its width is another scale: what it sits in is built wider.`}
     >
       <AtScale n={n} onN={setN} />
       <FindScale onN={setN} />
@@ -22,7 +24,8 @@ export function ScaleTab() {
   );
 }
 
-const trim = (n: number): string => `${Math.round(n * 10) / 10}`;
+const tenth = (n: number): number => Math.round(n * 10) / 10;
+const trim = (n: number): string => formatNumber(tenth(n));
 
 function AtScale({ n, onN }: { n: number; onN: (n: number) => void }) {
   const [real, setReal] = useState(4.2);
@@ -32,7 +35,7 @@ function AtScale({ n, onN }: { n: number; onN: (n: number) => void }) {
       title="A real size in studs"
       form={
         <>
-          <NumberBox label="Scale, 1 to" value={Number(trim(n))} least={1} most={2000} parts onChange={onN} />
+          <NumberBox label="Scale, 1 to" value={tenth(n)} least={1} most={2000} parts onChange={onN} />
           <NumberBox label="Real size, metres" value={real} least={0} most={2000} parts onChange={setReal} />
         </>
       }
@@ -40,10 +43,10 @@ function AtScale({ n, onN }: { n: number; onN: (n: number) => void }) {
       {size && (
         <>
           <div className="flex flex-wrap gap-4" role="status">
-            <Figure value={`${size.mm} mm`} words="in the model" />
+            <Figure value={formatLength(size.mm)} words="in the model" />
             <Figure
               value={`${size.studs} studs`}
-              words={`${Math.abs(size.error)} mm ${size.error < 0 ? 'short' : 'over'}`}
+              words={`${formatLength(Math.abs(size.error))} ${size.error < 0 ? 'short' : 'over'}`}
             />
             <Figure
               value={`${size.bricks} bricks${size.plates > 0 ? ` + ${size.plates} ${size.plates === 1 ? 'plate' : 'plates'}` : ''}`}
@@ -67,7 +70,7 @@ function SizeBar({ mm }: { mm: number }) {
       height={96}
       viewBox="0 0 150 96"
       role="img"
-      aria-label={`${mm} mm beside a figure`}
+      aria-label={`${formatLength(mm)} beside a figure`}
       className="mt-2"
     >
       <g stroke="currentColor" fill="var(--color-sheet)" strokeWidth={1}>
@@ -89,14 +92,7 @@ function FindScale({ onN }: { onN: (n: number) => void }) {
       title="Which scale is it?"
       form={
         <>
-          <NumberBox
-            label="In the model, mm"
-            value={model}
-            least={0.1}
-            most={10_000}
-            parts
-            onChange={setModel}
-          />
+          <LengthBox label="In the model" value={model} least={0.1} most={10_000} onChange={setModel} />
           <NumberBox label="Really, metres" value={real} least={0.01} most={2000} parts onChange={setReal} />
         </>
       }
@@ -128,8 +124,8 @@ function LargerWheel() {
       title="What the next larger wheel makes of it"
       form={
         <>
-          <NumberBox label="Wheel now, mm" value={wheel} least={1} most={500} parts onChange={setWheel} />
-          <NumberBox label="Wheel then, mm" value={next} least={1} most={500} parts onChange={setNext} />
+          <LengthBox label="Wheel now" value={wheel} least={1} most={500} onChange={setWheel} />
+          <LengthBox label="Wheel then" value={next} least={1} most={500} onChange={setNext} />
           <NumberBox
             label="Long, studs"
             value={size.length}

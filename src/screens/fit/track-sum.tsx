@@ -1,5 +1,6 @@
 'use client';
 
+import { formatLength } from '@/core/shared/forms';
 import { useMemo } from 'react';
 import { deleteTrack, keepTrack, newTrack, trackClearance } from '@/core/fit';
 import { TRACK_SIDES, type Track, type TrackSide } from '@/core/records';
@@ -9,6 +10,7 @@ import { longestWords, trackWords, triedWords } from '../words/clearance';
 import { CurveDrawing } from './curve-drawing';
 import { KeptSum } from './kept-sum';
 import { NameField } from '../common/name-field';
+import { LengthBox } from '../common/length-box';
 import { NumberBox } from '../common/number-box';
 import { Figure } from '../common/result';
 import { TrackCourses } from './track-courses';
@@ -55,7 +57,7 @@ function TrackAnswer({ track }: { track: Track }) {
         {TRACK_SIDES.map((side) => (
           <Figure
             key={side}
-            value={`${passes.swept[side]} mm`}
+            value={formatLength(passes.swept[side])}
             words={`${side}: a wall from ${passes.swept[`${side}Studs`]} studs`}
           />
         ))}
@@ -70,11 +72,11 @@ function TrackAnswer({ track }: { track: Track }) {
 }
 
 const SIZES = [
-  ['length', 'Vehicle long, mm', 1, 5000],
-  ['pivots', 'Between bogies, mm', 0, 5000],
-  ['width', 'Wide, mm', 1, 1000],
-  ['from', 'Body from, mm up', 0, 2000],
-  ['to', 'Body to, mm up', 1, 2000],
+  ['length', 'Vehicle long', 1, 5000],
+  ['pivots', 'Between bogies', 0, 5000],
+  ['width', 'Wide', 1, 1000],
+  ['from', 'Body from, above the rail', 0, 2000],
+  ['to', 'Body to, above the rail', 1, 2000],
 ] as const;
 
 function TrackForm({ track, onKeep }: { track: Track; onKeep: (more: Partial<Track>) => void }) {
@@ -84,13 +86,12 @@ function TrackForm({ track, onKeep }: { track: Track; onKeep: (more: Partial<Tra
     <>
       <NameField label="Name" value={track.name} onKeep={(name) => onKeep({ name })} />
       {SIZES.map(([key, label, least, most]) => (
-        <NumberBox
+        <LengthBox
           key={key}
           label={label}
           value={track[key]}
           least={least}
           most={most}
-          parts
           onChange={(n) => onKeep({ [key]: n })}
         />
       ))}
@@ -100,21 +101,19 @@ function TrackForm({ track, onKeep }: { track: Track; onKeep: (more: Partial<Tra
         onChange={(on) => onKeep({ radius: on ? 320 : null })}
       />
       {track.radius !== null && (
-        <NumberBox
-          label="Radius of the middle, mm"
+        <LengthBox
+          label="Radius of the middle"
           value={track.radius}
           least={1}
           most={20_000}
-          parts
           onChange={(radius) => onKeep({ radius })}
         />
       )}
-      <NumberBox
-        label="Room to spare, mm"
+      <LengthBox
+        label="Room to spare"
         value={track.room}
         least={0}
         most={200}
-        parts
         onChange={(room) => onKeep({ room })}
       />
       <Field label="The wall">

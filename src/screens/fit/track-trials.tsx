@@ -1,10 +1,12 @@
 'use client';
 
+import { formatLength } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { Track } from '@/core/records';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { studs } from '../words/plot';
+import { LengthBox } from '../common/length-box';
 import { NumberBox } from '../common/number-box';
 
 /** Vehicles that were run past the wall by hand, with how far it had to go back. */
@@ -17,7 +19,8 @@ export function TrackTrials({ track, onKeep }: { track: Track; onKeep: (tried: T
         {track.tried.map((t, i) => (
           <li key={i} className="border-rule flex items-center gap-3 border-b py-1">
             <span className="flex-1">
-              {t.length} mm: {t.cutBack === 0 ? 'passed' : `the wall went back ${studs(t.cutBack)}`}
+              {formatLength(t.length)}:{' '}
+              {t.cutBack === 0 ? 'passed' : `the wall went back ${studs(t.cutBack)}`}
               {t.note && (
                 <span className="text-soft">
                   , <bdi>{t.note}</bdi>
@@ -26,7 +29,7 @@ export function TrackTrials({ track, onKeep }: { track: Track; onKeep: (tried: T
             </span>
             <Button
               look="bare"
-              aria-label={`Delete the trial of ${t.length} mm`}
+              aria-label={`Delete the trial of ${formatLength(t.length)}`}
               onClick={() => onKeep(track.tried.filter((_, at) => at !== i))}
             >
               Delete
@@ -35,12 +38,11 @@ export function TrackTrials({ track, onKeep }: { track: Track; onKeep: (tried: T
         ))}
       </ul>
       <div className="mt-1 flex flex-wrap items-end gap-2">
-        <NumberBox
-          label="A vehicle of, mm"
+        <LengthBox
+          label="A vehicle of"
           value={draft.length}
           least={1}
           most={5000}
-          parts
           onChange={(length) => setDraft({ ...draft, length })}
         />
         <NumberBox

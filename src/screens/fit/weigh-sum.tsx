@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import { deleteWeighed, keepWeighed, massOfPart } from '@/core/fit';
 import { partOf, readPartName, type Part } from '@/core/parts';
@@ -100,7 +101,7 @@ export function WeighSum() {
   );
 }
 
-const oneWords = (grams: number): string => `${grams.toFixed(2)} g`;
+const oneWords = (grams: number): string => `${formatFixed(grams, 2)} g`;
 
 /** The part that a text names with its family and size; undefined while it names none. */
 function partTyped(text: string): Part | undefined {

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { ImportBoxes } from '@/server/import-schemas';
-import { readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -28,7 +28,7 @@ interface BoxProps {
 
 /** One box: how many copies, new or second-hand, what was paid, on the model or to be broken up. */
 export function BoxForm({ box, onChange, onRemove }: BoxProps) {
-  const [price, setPrice] = useState(box.price === null ? '' : (box.price / 100).toFixed(2));
+  const [price, setPrice] = useState(box.price === null ? '' : moneyToEdit(box.price));
   const total = box.lots.reduce((s, l) => s + (l.extra ? 0 : l.qty), 0);
   const extras = box.lots.reduce((s, l) => s + (l.extra ? l.qty : 0), 0);
   const zones = new Set(box.lots.map((l) => l.zone).filter(Boolean)).size;

@@ -1,7 +1,7 @@
 'use client';
 
 import { ActSelect } from '@/ui/act-select';
-import { currencySign } from '@/core/shared/forms';
+import { currencySign, formatFixed } from '@/core/shared/forms';
 import { useState } from 'react';
 import { accountOwner, batchOf, type Command } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -151,7 +151,7 @@ function about(stock: StockSnapshot, l: StockLot): string {
   const batch = batchOf(l.grade);
   const reading = batch ? stock.readings.find((r) => r.batch === batch) : undefined;
   const measured = reading
-    ? `, read L ${reading.l.toFixed(0)} a ${reading.a.toFixed(0)} b ${reading.b.toFixed(0)}`
+    ? `, read L ${formatFixed(reading.l, 0)} a ${formatFixed(reading.a, 0)} b ${formatFixed(reading.b, 0)}`
     : '';
   const claims = stock.claims
     .filter((c) => c.account === l.account && c.element === l.element && c.grade === l.grade)

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { ParcelClaim } from '@/core/ledger';
 import { answerClaim, askClaim, claimsOfBuild, closeClaim, refundClaim, sendAgain } from '@/core/orders';
 import { elementName } from '@/core/parts';
-import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -116,7 +116,7 @@ function Refund({ claim }: { claim: ParcelClaim }) {
     .filter((e) => e.kind === 'order' && e.order === claim.order)
     .flatMap((e) => e.movements)
     .find((m) => m.element === claim.element && m.grade === claim.grade)?.worth;
-  const [text, setText] = useState(paid ? moneyAsDecimal(paid * claim.qty) : '');
+  const [text, setText] = useState(paid ? moneyToEdit(paid * claim.qty) : '');
   const amount = text.trim() ? readMoney(text) : undefined;
   return (
     <span className="flex items-end gap-1">

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Order } from '@/core/ledger';
 import { addDays } from '@/core/market';
 import { cancelling, cancelOrder, chaseOrder, refundOrder, waitUntil } from '@/core/orders';
-import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { Button } from '@/ui/button';
 import { Field, Input } from '@/ui/field';
 import { money, pieces, priced } from '@/ui/numbers';
@@ -18,7 +18,7 @@ export function LateOffers({ order, today }: { order: Order; today: string }) {
   const [until, setUntil] = useState(() => addDays(today, 7));
   const [stopping, setStopping] = useState(false);
   const what = cancelling(workbench, order);
-  const [back, setBack] = useState(() => moneyAsDecimal(what.paid));
+  const [back, setBack] = useState(() => moneyToEdit(what.paid));
   const refund = back.trim() ? readMoney(back) : 0;
   return (
     <div className="border-rule mt-2 flex flex-wrap items-end gap-3 border-t pt-2">

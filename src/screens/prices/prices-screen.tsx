@@ -6,7 +6,7 @@ import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { byElementName, elementName, elementSearch } from '@/core/parts';
-import { moneyAsDecimal, readMoney } from '@/core/shared/money';
+import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { deletePrice, setPrice } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
@@ -144,7 +144,7 @@ interface PriceInputProps {
 }
 
 function PriceInput({ name, words, value, onKeep }: PriceInputProps) {
-  const written = value === null ? '' : moneyAsDecimal(value);
+  const written = value === null ? '' : moneyToEdit(value);
   const [text, setText] = useState(written);
   const [seen, setSeen] = useState(written);
   if (seen !== written) {

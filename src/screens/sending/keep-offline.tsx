@@ -2,6 +2,7 @@
 
 import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
+import { ask } from './answers';
 
 /** What a page needs to be worked with comes first. */
 const AFTER_MS = 2000;
@@ -10,7 +11,10 @@ async function keepThisPage(): Promise<void> {
   try {
     await navigator.serviceWorker.register('/offline.js');
     const { active } = await navigator.serviceWorker.ready;
-    const files = performance.getEntriesByType('resource').map((r) => r.name);
+    const here = performance.getEntriesByType('resource').map((r) => r.name);
+    // Parts of a page come when they are shown: what they are made of is kept before that.
+    const built = (await ask<string[]>('/api/offline-files')) ?? [];
+    const files = [...new Set([...here, ...built.map((f) => new URL(f, window.location.origin).href)])];
     active?.postMessage({ keep: 'this page', page: window.location.pathname, files });
   } catch {
     // Forbidden by the browser, or by its settings: then pages open only where Evarn is reached.

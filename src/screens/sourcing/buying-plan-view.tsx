@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import type { BoxOffer, Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
@@ -210,7 +211,7 @@ function aside(
   const sure =
     plan.status === 'optimal'
       ? 'Proven: no plan that gets as much costs less.'
-      : `The best found; none can cost less than ${money(plan.floor)} (${gap.toFixed(1)} % below).`;
+      : `The best found; none can cost less than ${money(plan.floor)} (${formatFixed(gap)} % below).`;
   const favour = paidFor(parcels, plan, market) - credit - plan.cost;
   const why = [
     credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import type { BuyingPlan } from '@/core/sourcing';
 import { money } from '@/ui/numbers';
 import type { Bound } from './plan-need';
@@ -49,7 +50,7 @@ export function ClosingBounds({
       </svg>
       <figcaption className="text-soft">
         best <b>{money(cost)}</b> (line), cannot cost less than <b>{money(floor)}</b> (dashed), after{' '}
-        {last.seconds.toFixed(1)} s
+        {formatFixed(last.seconds)} s
       </figcaption>
     </figure>
   );

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState, type ReactNode } from 'react';
-import { formatDay } from '@/core/shared/forms';
+import { formatDay, formatFixed } from '@/core/shared/forms';
 import {
   colourShifts,
   growthByDay,
@@ -221,7 +221,7 @@ function Origins({ sums }: { sums: readonly OriginSum[] }) {
             <span aria-hidden className={`border-ink size-3.5 border ${PATTERNS[i % PATTERNS.length]}`} />
             <span className="flex-1">{ORIGIN_WORDS[o.from]}</span>
             <span className="tabular-nums">
-              {count(o.pieces)}, {((100 * o.pieces) / Math.max(1, all)).toFixed(1)} %
+              {count(o.pieces)}, {formatFixed((100 * o.pieces) / Math.max(1, all))} %
             </span>
           </li>
         ))}

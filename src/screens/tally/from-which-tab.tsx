@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useMemo } from 'react';
 import { originKey, originName } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -56,7 +57,7 @@ export function FromWhichTab({ planned }: { planned: boolean }) {
                   <bdi>{originName(s.origin, workbench.records.copy)}</bdi>
                 </th>
                 <td className="px-2">{count(s.pieces)}</td>
-                <td className="px-2">{(100 * s.share).toFixed(s.share < 0.1 ? 1 : 0)} %</td>
+                <td className="px-2">{formatFixed(100 * s.share, s.share < 0.1 ? 1 : 0)} %</td>
                 <td className="px-2" aria-hidden>
                   <span className="bg-ink block h-2" style={{ width: `${100 * s.share}%` }} />
                 </td>

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { KeptBackup } from '@/server/restore';
 import { Button } from '@/ui/button';
@@ -12,7 +13,7 @@ interface BackupListProps {
 
 const day = (iso: string): string =>
   new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-const size = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+const size = (bytes: number): string => `${formatFixed(bytes / 1e6)} MB`;
 
 /** The copies that were kept before an update or a restore, each with its way back. */
 export function BackupList({ backups, onDone }: BackupListProps) {

@@ -1,3 +1,4 @@
+import { formatLength } from '@/core/shared/forms';
 import type { TrackClearance } from '@/core/fit';
 import type { Track } from '@/core/records';
 import { studs } from './plot';
@@ -22,7 +23,7 @@ export function trackWords(track: Track, passes: TrackClearance): string {
 export const longestWords = (longest: number | null): string =>
   longest === null
     ? ''
-    : `The longest of this kind that passes is ${longest} mm, ${studs(Math.floor(longest / 8))}.`;
+    : `The longest of this kind that passes is ${formatLength(longest)}, ${studs(Math.floor(longest / 8))}.`;
 
 /** What trying by hand says of it: a longer vehicle that passed, or a shorter one that did not, goes before a formula. */
 export function triedWords(track: Track, byFormula: number | null): string {
@@ -31,7 +32,7 @@ export function triedWords(track: Track, byFormula: number | null): string {
   const longest = passed.length > 0 ? Math.max(...passed) : null;
   return longest === null
     ? 'By hand none has passed without cutting back.'
-    : `By hand ${longest} mm passed without cutting back${
+    : `By hand ${formatLength(longest)} passed without cutting back${
         byFormula !== null && longest > byFormula ? ', more than the formula allows' : ''
       }.`;
 }

@@ -1,3 +1,4 @@
+import { formatFixed } from '@/core/shared/forms';
 import type { AgedApart, Audit, Availability, Fix, Made, Mismatch, MismatchKind } from '@/core/mismatch';
 import type { LeftBecause } from '@/core/recolouring';
 import type { FadingGrade } from '@/core/colour';
@@ -146,7 +147,7 @@ const DIFFERENCES: readonly (readonly [below: number, words: string])[] = [
  * How far apart two colours are, in words, with the measure behind: differenceWords(25.1) = "very different (ΔE 25)".
  */
 export const differenceWords = (deltaE: number): string =>
-  `${differenceName(deltaE)} (ΔE ${deltaE < 10 ? deltaE.toFixed(1) : deltaE.toFixed(0)})`;
+  `${differenceName(deltaE)} (ΔE ${deltaE < 10 ? formatFixed(deltaE) : formatFixed(deltaE, 0)})`;
 
 /** How far apart two colours are, in a word or two. */
 export const differenceName = (deltaE: number): string =>

@@ -1,3 +1,4 @@
+import { formatFixed } from '@/core/shared/forms';
 import {
   jobState,
   type Filling,
@@ -184,7 +185,7 @@ export const lacksWords = (f: FillingHere): string => `too few ${list(f.lacks.ma
 /** "1.24 kg ± 0.19", "85 g ± 12" */
 export function gramWords({ grams, doubt }: { readonly grams: number; readonly doubt: number }): string {
   return grams >= 1000
-    ? `${(grams / 1000).toFixed(2)} kg ± ${(doubt / 1000).toFixed(2)}`
+    ? `${formatFixed(grams / 1000, 2)} kg ± ${formatFixed(doubt / 1000, 2)}`
     : `${Math.round(grams)} g ± ${Math.ceil(doubt)}`;
 }
 

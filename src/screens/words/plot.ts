@@ -1,4 +1,4 @@
-import { formatLengths } from '@/core/shared/forms';
+import { formatLengths, formatNumber } from '@/core/shared/forms';
 import type { DoorStep, housesMeet, LineStep, Stands, SticksOut, StoreySize } from '@/core/fit';
 import { asBricksAndPlates, PLATE, type BaseUnder, type Block } from '@/core/fit';
 import { elementName } from '@/core/parts';
@@ -6,7 +6,8 @@ import type { Size } from '@/core/records';
 import { count } from '@/ui/numbers';
 import { list } from './places';
 
-export const studs = (n: number): string => `${Math.round(n * 10) / 10} ${n === 1 ? 'stud' : 'studs'}`;
+export const studs = (n: number): string =>
+  `${formatNumber(Math.round(n * 10) / 10)} ${n === 1 ? 'stud' : 'studs'}`;
 export const plates = (n: number): string => `${count(n)} ${n === 1 ? 'plate' : 'plates'}`;
 
 /** "10 bricks and 1 plate, 99.2 mm": a height in plates as one builds it. */
@@ -107,7 +108,7 @@ export function sticksOutWords(s: SticksOut): string {
 
 /** "20 x 12 studs, 10 bricks, 96 mm tall" */
 export const blockWords = (b: Block): string =>
-  `${b.width} x ${b.depth} studs (${b.width * 8} x ${b.depth * 8} mm), ${heightWords(b.height)} tall`;
+  `${b.width} x ${b.depth} studs (${formatLengths([b.width * 8, b.depth * 8])}), ${heightWords(b.height)} tall`;
 
 /** "from 30 plates: Upper floor, Balcony" */
 export const storeyWords = (s: StoreySize): string =>

@@ -1,3 +1,4 @@
+import { formatLengths } from '@/core/shared/forms';
 import { type FloorSpace, type Passer, type Reached, type Room, type RoomWay, type Stop } from '@/core/fit';
 import { STREET, type Interior, type WayKind } from '@/core/records';
 import { list } from './places';
@@ -61,5 +62,5 @@ export function passerWords(interior: Interior, passer: Passer, reached: readonl
 export function floorWords(room: Pick<Room, 'width' | 'depth'>, f: FloorSpace): string {
   const free = f.free < 0 ? `▲ ${studs(-f.free)} more stand in it than it has` : `${studs(f.free)} free`;
   const large = f.tooLarge.length > 0 ? `; ▲ ${list([...f.tooLarge])} fits in neither way` : '';
-  return `${room.width * 8} x ${room.depth * 8} mm inside: ${studs(f.studs)}, ${f.taken} under furniture, ${free}${large}`;
+  return `${formatLengths([room.width * 8, room.depth * 8])} inside: ${studs(f.studs)}, ${f.taken} under furniture, ${free}${large}`;
 }

@@ -1,3 +1,4 @@
+import { formatFixed, formatLength } from '@/core/shared/forms';
 import type { ActWish, BrickWay, Instead, StickerPlace } from '@/core/stickers';
 import type { CutPlan, UnmetWhy } from '@/core/stickers/cutting';
 import type { StickerActName, StickerCondition, StickerSheet, StickerWay } from '@/core/records';
@@ -57,10 +58,7 @@ export const WHY_WORDS: Readonly<Record<UnmetWhy, string>> = {
 };
 
 /** An area in square centimetres: areaWords(1234) = "12.3 cm²". */
-export const areaWords = (mm2: number): string => `${(mm2 / 100).toFixed(1)} cm²`;
-
-/** A length in millimetres, without a zero behind the point: mmWords(3.2) = "3.2 mm". */
-export const mmWords = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
+export const areaWords = (mm2: number): string => `${formatFixed(mm2 / 100)} cm²`;
 
 const unmetOf = (plan: CutPlan): number => plan.unmet.reduce((n, u) => n + u.count, 0);
 
@@ -79,14 +77,14 @@ export function cutHeadline(plan: CutPlan): string {
 export function insteadWords({ inPieces }: Instead): string | null {
   if (!inPieces) return null;
   const { pieces, each } = inPieces;
-  return `In two layers: ${pieces} pieces of ${mmWords(each)}, each over the end of the one before, from ${inPieces.scrap.sheet.name}, ${inPieces.scrap.field.name}.`;
+  return `In two layers: ${pieces} pieces of ${formatLength(each)}, each over the end of the one before, from ${inPieces.scrap.sheet.name}, ${inPieces.scrap.field.name}.`;
 }
 
 /** How a stripe in brick stands beside the printed one. */
 export const offWords = ({ off, high }: BrickWay): string =>
   Math.abs(off) < 0.05
-    ? `${mmWords(high)} high, as printed`
-    : `${mmWords(high)} high, ${mmWords(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than printed`;
+    ? `${formatLength(high)} high, as printed`
+    : `${formatLength(high)} high, ${formatLength(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than printed`;
 
 /** The usual cautions, beside the step where they matter; the product's label and local rules come first. */
 export const CAUTIONS = {

@@ -1,3 +1,4 @@
+import { formatFixed } from '@/core/shared/forms';
 import { type Holding, type Remedy, type SeamHold, type WeakBecause } from '@/core/fit';
 import { elementName } from '@/core/parts';
 import type { Connection, Seam } from '@/core/records';
@@ -33,7 +34,7 @@ export function strengthHeadline(
   return `${says.charAt(0).toUpperCase()}${says.slice(1)}.`;
 }
 
-const newtonMm = (n: number): string => `${n < 10 ? n.toFixed(1) : count(Math.round(n))} N·mm`;
+const newtonMm = (n: number): string => `${n < 10 ? formatFixed(n) : count(Math.round(n))} N·mm`;
 
 /** "It pulls with 3.1 N·mm and bears at least 8.0; weak: it holds by two studs or fewer." */
 export function holdingWords(h: Holding): string {

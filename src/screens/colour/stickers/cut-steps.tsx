@@ -1,5 +1,5 @@
 import type { ScrapCuts } from '@/core/stickers';
-import { mmWords } from '../../words/stickers';
+import { formatLength } from '@/core/shared/forms';
 
 /** The cuts of one piece in their order, in words: where the ruler lies, measured from which edge. */
 export const CutSteps = ({ cut }: { cut: ScrapCuts }) => (
@@ -8,8 +8,8 @@ export const CutSteps = ({ cut }: { cut: ScrapCuts }) => (
       const from = c.beside ? c.at - c.piece.x : c.at - c.piece.y;
       return (
         <li key={i}>
-          {c.beside ? 'Upright' : 'Across'}, {mmWords(from)} from the {c.beside ? 'left' : 'lower'} edge of
-          the piece of {mmWords(c.piece.w)} by {mmWords(c.piece.h)}
+          {c.beside ? 'Upright' : 'Across'}, {formatLength(from)} from the {c.beside ? 'left' : 'lower'} edge
+          of the piece of {formatLength(c.piece.w)} by {formatLength(c.piece.h)}
         </li>
       );
     })}

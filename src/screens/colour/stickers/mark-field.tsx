@@ -8,7 +8,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Select } from '@/ui/field';
 import { NumberBox } from '../../common/number-box';
-import { mmWords } from '../../words/stickers';
+import { formatLength } from '@/core/shared/forms';
 import { useFieldColour } from './use-field-colour';
 
 interface MarkFieldProps {
@@ -79,7 +79,7 @@ export function MarkField({ photo, onField, onClose }: MarkFieldProps) {
         </Field>
         <p role="status" className="min-w-48 flex-1 pb-1">
           {marks.length >= 4 &&
-            (field ? `${mmWords(field.w)} by ${mmWords(field.h)}. ` : '▲ That is no field. ')}
+            (field ? `${formatLength(field.w)} by ${formatLength(field.h)}. ` : '▲ That is no field. ')}
           {next && `Next: ${next}${field ? ', for its colour, or add the field without' : ''}.`}
           {colour.says}
         </p>

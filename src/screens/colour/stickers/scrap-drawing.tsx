@@ -5,7 +5,7 @@ import type { CutProblem } from '@/core/stickers/cutting';
 import type { StripJob } from '@/core/records';
 import { inkOn } from '@/core/colour';
 import { usePalette } from '@/ui/palette-context';
-import { mmWords } from '../../words/stickers';
+import { formatLength } from '@/core/shared/forms';
 
 interface ScrapDrawingProps {
   readonly cut: ScrapCuts;
@@ -37,7 +37,7 @@ export function ScrapDrawing({ cut, problem, job }: ScrapDrawingProps) {
       width={(w + 2 * PAD) * PIXELS}
       viewBox={`${-PAD} ${-PAD} ${w + 2 * PAD} ${h + 2 * PAD}`}
       role="img"
-      aria-label={`${scrap.sheet.name}, ${scrap.field.name}, ${mmWords(w)} by ${mmWords(h)}: ${placed.length} stripes, ${cuts.length} cuts`}
+      aria-label={`${scrap.sheet.name}, ${scrap.field.name}, ${formatLength(w)} by ${formatLength(h)}: ${placed.length} stripes, ${cuts.length} cuts`}
       className="max-w-full"
     >
       <rect width={w} height={h} fill={colour?.hex ?? 'none'} stroke="currentColor" strokeWidth={0.25} />

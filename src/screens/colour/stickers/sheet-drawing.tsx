@@ -1,9 +1,10 @@
 'use client';
 
+import { formatLength } from '@/core/shared/forms';
 import type { SheetField } from '@/core/records';
 import { inkOn } from '@/core/colour';
 import { usePalette } from '@/ui/palette-context';
-import { areaWords, mmWords } from '../../words/stickers';
+import { areaWords } from '../../words/stickers';
 import { leftOf } from '@/core/stickers';
 
 const PIXELS = 3;
@@ -17,7 +18,7 @@ export function SheetDrawing({ field }: { field: SheetField }) {
       width={(field.w + 2) * PIXELS}
       viewBox={`-1 -1 ${field.w + 2} ${field.h + 2}`}
       role="img"
-      aria-label={`${field.name}, ${mmWords(field.w)} by ${mmWords(field.h)}, ${areaWords(leftOf(field))} left`}
+      aria-label={`${field.name}, ${formatLength(field.w)} by ${formatLength(field.h)}, ${areaWords(leftOf(field))} left`}
       className="max-w-full"
     >
       <rect

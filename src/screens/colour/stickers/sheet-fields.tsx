@@ -1,5 +1,6 @@
 'use client';
 
+import { forms } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { SheetField, StickerSheet } from '@/core/records';
 import {
@@ -18,6 +19,7 @@ import { Field, Select } from '@/ui/field';
 import { useBuild } from '../../common/build-store';
 import { ColourSelect } from '../../common/colour-select';
 import { NameField } from '../../common/name-field';
+import { LengthBox } from '../../common/length-box';
 import { NumberBox } from '../../common/number-box';
 import { rowsOf } from '../../common/rows-of';
 import { areaWords } from '../../words/stickers';
@@ -32,7 +34,7 @@ interface SheetFieldsProps {
 /** The fields of a sheet: size, colour, what is printed on them, and what is left of each. */
 export function SheetFields({ sheet, onKeep }: SheetFieldsProps) {
   const source = useBuild((s) => s.source);
-  const [unit, setUnit] = useState<FieldUnit>('mm');
+  const [unit, setUnit] = useState<FieldUnit>(forms().units);
   const rows = rowsOf(sheet.fields, onKeep);
   const [marking, setMarking] = useState(false);
   const add = (size: { readonly w: number; readonly h: number }, lab: SheetField['lab'] = null) => {
@@ -153,12 +155,11 @@ function ReadColour({ field, onChange }: { field: SheetField; onChange: (lab: Sh
 function Left({ field, onChange }: { field: SheetField; onChange: (field: SheetField) => void }) {
   const [away, setAway] = useState({ x: 0, y: 0, w: 10, h: 10 });
   const box = (key: keyof typeof away, label: string) => (
-    <NumberBox
-      label={`${label}, mm`}
+    <LengthBox
+      label={label}
       value={away[key]}
       least={0}
       most={2000}
-      parts
       onChange={(n) => setAway({ ...away, [key]: n })}
     />
   );

@@ -4,7 +4,7 @@ import type { Sticker, StickerSheet } from '@/core/records';
 import { Field, Select } from '@/ui/field';
 import { useBuild } from '../../common/build-store';
 import { ColourSelect } from '../../common/colour-select';
-import { NumberBox } from '../../common/number-box';
+import { LengthBox } from '../../common/length-box';
 
 interface StickerSizeProps {
   readonly sticker: Sticker;
@@ -16,21 +16,19 @@ export function StickerSize({ sticker, onKeep }: StickerSizeProps) {
   const sheets = useBuild((s) => s.workbench.records.stickerSheet);
   return (
     <div className="flex flex-wrap items-end gap-2">
-      <NumberBox
-        label="Width, mm"
+      <LengthBox
+        label="Width"
         value={sticker.w}
         least={0.1}
         most={2000}
-        parts
         onChange={(w) => onKeep({ w })}
         onEmpty={() => onKeep({ w: null })}
       />
-      <NumberBox
-        label="Length, mm"
+      <LengthBox
+        label="Length"
         value={sticker.l}
         least={0.1}
         most={2000}
-        parts
         onChange={(l) => onKeep({ l })}
         onEmpty={() => onKeep({ l: null })}
       />

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed, formatLength } from '@/core/shared/forms';
 import { useMemo } from 'react';
 import {
   cutProblemOf,
@@ -22,7 +23,7 @@ import { JobColumns } from '../../common/job-columns';
 import { Sum } from '../../common/result';
 import { useJobs } from '../../common/use-jobs';
 import { differenceWords } from '../../words/colour';
-import { areaWords, cutHeadline, insteadWords, mmWords, WHY_WORDS } from '../../words/stickers';
+import { areaWords, cutHeadline, insteadWords, WHY_WORDS } from '../../words/stickers';
 import { CutSteps } from './cut-steps';
 import { InBrick } from './in-brick';
 import { ScrapDrawing } from './scrap-drawing';
@@ -139,9 +140,9 @@ function Stripes({ job, choice }: { job: StripJob; choice: React.ReactNode }) {
       {plan && <h1 className="text-[21px] leading-tight">{cutHeadline(plan)}</h1>}
       {plan?.kept && (
         <p className="text-background-soft mb-2">
-          The largest piece that stays whole of what is cut into: {mmWords(plan.kept.w)} by{' '}
-          {mmWords(plan.kept.h)}, {areaWords(plan.kept.w * plan.kept.h)}. Colours differ by{' '}
-          {(plan.deltaE / Math.max(1, plan.placed.length)).toFixed(1)} ΔE on average.
+          The largest piece that stays whole of what is cut into: {formatLength(plan.kept.w)} by{' '}
+          {formatLength(plan.kept.h)}, {areaWords(plan.kept.w * plan.kept.h)}. Colours differ by{' '}
+          {formatFixed(plan.deltaE / Math.max(1, plan.placed.length))} ΔE on average.
         </p>
       )}
       <ul className="flex flex-col gap-4">

@@ -1,5 +1,6 @@
 'use client';
 
+import { forms } from '@/core/shared/forms';
 import type { StripJob } from '@/core/records';
 import { FIELD_UNITS, toMillimetres, type FieldUnit, type Stripe } from '@/core/stickers';
 import { Button } from '@/ui/button';
@@ -8,6 +9,7 @@ import { useState } from 'react';
 import { useBuild } from '../../common/build-store';
 import { ColourSelect } from '../../common/colour-select';
 import { NameField } from '../../common/name-field';
+import { LengthBox } from '../../common/length-box';
 import { NumberBox } from '../../common/number-box';
 import { rowsOf } from '../../common/rows-of';
 import { ZoneSelect } from '../../common/zone-select';
@@ -22,7 +24,7 @@ interface StripsFormProps {
 export function StripsForm({ job, onKeep }: StripsFormProps) {
   const source = useBuild((s) => s.source);
   const workbench = useBuild((s) => s.workbench);
-  const [unit, setUnit] = useState<FieldUnit>('mm');
+  const [unit, setUnit] = useState<FieldUnit>(forms().units);
   const put = (strips: StripJob['strips']) => onKeep({ strips });
   const rows = rowsOf(job.strips, put);
   const add = () => {
@@ -45,20 +47,12 @@ export function StripsForm({ job, onKeep }: StripsFormProps) {
       <NameField label="Name" value={job.name} onKeep={(name) => onKeep({ name })} />
       <ZoneSelect label="Zone" zone={job.zone} onChange={(zone) => onKeep({ zone })} />
       <div className="flex flex-wrap gap-2">
-        <NumberBox
-          label="Blade, mm"
-          value={job.kerf}
-          least={0}
-          most={20}
-          parts
-          onChange={(kerf) => onKeep({ kerf })}
-        />
-        <NumberBox
-          label="Border, mm"
+        <LengthBox label="Blade" value={job.kerf} least={0} most={20} onChange={(kerf) => onKeep({ kerf })} />
+        <LengthBox
+          label="Border"
           value={job.margin}
           least={0}
           most={100}
-          parts
           onChange={(margin) => onKeep({ margin })}
         />
         <NumberBox

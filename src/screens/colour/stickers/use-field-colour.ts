@@ -1,5 +1,6 @@
 'use client';
 
+import { formatFixed } from '@/core/shared/forms';
 import { useEffect, useState } from 'react';
 import type { CardKind, PhotoReading } from '@/core/photo';
 import type { SheetField } from '@/core/records';
@@ -51,7 +52,7 @@ function ofReading({ spots: [spot] }: PhotoReading): FieldColour {
   const doubt = spot.doubt ? ` ▲ ${SPOT_DOUBTS[spot.doubt]}` : '';
   return {
     lab: { l: l!, a: a!, b: b! },
-    says: `Its colour was read, to within ΔE ${spot.error.toFixed(1)}.${doubt}`,
+    says: `Its colour was read, to within ΔE ${formatFixed(spot.error)}.${doubt}`,
     reading: false,
   };
 }
