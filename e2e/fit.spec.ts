@@ -310,7 +310,7 @@ test('zones on the plot: what sticks out is named with the parts of planned wall
   const zones = page.getByRole('region', { name: 'Zones on the plot' });
   const quay = zones.getByRole('listitem').filter({ has: page.getByText('Quay', { exact: true }) });
   // Two walls in a row, 18 along the street and 11 back, six courses of bricks tall.
-  await expect(quay.last()).toContainText('20 x 11 studs (160 x 88 mm), 6 bricks, 57.6 mm tall');
+  await expect(quay.last()).toContainText('20 x 11 studs (160 × 88 mm), 6 bricks, 57.6 mm tall');
   await quay.last().getByLabel('from the left').fill('20');
   await quay.last().getByLabel('from the left').press('Enter');
   await expect(zones.getByRole('list', { name: 'What would have to move' })).toContainText(

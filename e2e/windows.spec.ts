@@ -112,12 +112,21 @@ test('what a closed window had not sent is sent at the next opening', async ({ p
 test('a window that is open writes things as they are settled in another', async ({ page, context }) => {
   await makeBuild(page, 'Settled elsewhere', BLOCK);
   await expect(balance(page)).toContainText('£0.00');
-  const other = await context.newPage();
+  const [list, own, other] = [await context.newPage(), await context.newPage(), await context.newPage()];
+  await list.goto('/builds');
+  await own.goto('/own-parts');
   await other.goto('/settings');
+  const worth = own.getByRole('heading', { level: 1 });
+  const card = list.getByRole('listitem').filter({ hasText: "Lightkeeper's House" });
+  await expect(worth).toContainText('£');
   const kept = () => other.waitForResponse((r) => r.url().endsWith('/api/actions') && r.ok());
   await Promise.all([kept(), other.getByLabel('Currency').selectOption('EUR')]);
   await page.bringToFront();
   await expect(balance(page)).toContainText('€0.00');
+  await own.bringToFront();
+  await expect(worth).toContainText('€');
+  await list.bringToFront();
+  await expect(card).toContainText('€');
   await other.bringToFront();
   await Promise.all([kept(), other.getByLabel('Currency').selectOption('GBP')]);
   await page.bringToFront();

@@ -6,9 +6,9 @@
 const PAGES = 'evarn-pages';
 const FILES = 'evarn-files';
 const KNOWN = 'evarn-known';
-const KNOWLEDGE = '/api/knowledge';
+const KNOWLEDGE = ['/api/knowledge', /^\/api\/builds\/[^/]+\/surroundings$/];
 const PACKED = 'application/gzip, application/json';
-const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 4 };
+const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 50 };
 
 self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
@@ -23,7 +23,7 @@ self.addEventListener('fetch', (e) => {
     e.respondWith(page(request, url));
   else if (isFile(url)) e.respondWith(file(request));
   // What the workspace has and knows: a page opens with it, and hears of what changed since.
-  else if (url.pathname === KNOWLEDGE) e.respondWith(known(request));
+  else if (isKnowledge(url)) e.respondWith(known(request));
 });
 
 /** A window that was there before this worker says what it is made of. */
@@ -33,10 +33,10 @@ self.addEventListener('message', (e) => {
     (async () => {
       await keep(PAGES, e.data.page, await fetch(e.data.page, { headers: { accept: 'text/html' } }));
       for (const url of e.data.files) {
-        const { pathname } = new URL(url);
         if (isFile(new URL(url)) && !(await caches.match(url))) await keep(FILES, url, await fetch(url));
         // It was asked for before this worker was there to keep it.
-        if (pathname === KNOWLEDGE) await keep(KNOWN, url, await fetch(url, { headers: { accept: PACKED } }));
+        if (isKnowledge(new URL(url)))
+          await keep(KNOWN, url, await fetch(url, { headers: { accept: PACKED } }));
       }
     })().catch(() => undefined),
   );
@@ -44,6 +44,11 @@ self.addEventListener('message', (e) => {
 
 /** Named by what is in them: they never change. */
 const isFile = (url) => url.origin === self.location.origin && url.pathname.startsWith('/_next/static/');
+
+/** What a build is worked with besides its own books: prices and own parts, and what other builds leave it. */
+const isKnowledge = ({ origin, pathname }) =>
+  origin === self.location.origin &&
+  KNOWLEDGE.some((k) => (typeof k === 'string' ? k === pathname : k.test(pathname)));
 
 async function page(request, url) {
   try {

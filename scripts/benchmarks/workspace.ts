@@ -1,7 +1,7 @@
 import { CHROMIUM } from '../lib/chromium.mjs';
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
-import { chromium } from '@playwright/test';
+import { chromium, type Page as Window } from '@playwright/test';
 import { serve, startServer, type Server } from '../server';
 import { say, summary } from './measure';
 
@@ -30,6 +30,17 @@ export async function measureWorkspace(): Promise<void> {
   row('bench of the house', 'under 300 kB, below 1.3 of the demo', 'house');
   row('page of a log of 20,000 entries', 'under 1 MB', 'long');
   say('elements of the long log’s page', 'under 3,000', `${big.long.elements}`);
+  say('page of the long log to a line understood', 'under 1 s', summary(big.long.opened));
+  say(
+    'bench of the house to a line understood',
+    'under 1 s',
+    `${summary(big.house.opened)}; demo ${summary(demo.house.opened)}`,
+  );
+  say(
+    'a logged line answered by the server, long log',
+    'under 20 ms',
+    `${summary(big.long.answers)}; house ${summary(big.house.answers)}; demo ${summary(demo.house.answers)}`,
+  );
   say('a key stroke to the screen, long log', 'under 16 ms', summary(big.long.keys));
   say(
     'a key stroke to the screen, house',
@@ -67,12 +78,53 @@ async function measured(server: Server) {
       const elements = await page.evaluate(() => document.querySelectorAll('*').length);
       return { keys: await page.evaluate(typing, '-1 brick 1x2 ash'), elements };
     };
-    return { pages, house: await typed(house), long: await typed(long) };
+    const inUse = async (path: string) => {
+      if (path.endsWith('none')) return { opened: [], answers: [] };
+      const opened: number[] = [];
+      for (let n = 0; n < 5; n++) opened.push(await interactive(page, `${server.url}${path}`));
+      return { opened: opened.slice(1), answers: await answers(page) };
+    };
+    const [houseNow, longNow] = [await typed(house), await typed(long)];
+    return {
+      pages,
+      house: { ...houseNow, ...(await inUse(house)) },
+      long: { ...longNow, ...(await inUse(long)) },
+    };
   } finally {
     await browser.close();
     server.stop();
     await new Promise((done) => setTimeout(done, 500));
   }
+}
+
+/** From asking for a page to a line on it that is understood, in milliseconds. */
+async function interactive(page: Window, url: string): Promise<number> {
+  await page.goto('about:blank');
+  const began = performance.now();
+  await page.goto(url, { waitUntil: 'commit' });
+  await page.waitForFunction(() => {
+    const input = document.querySelector<HTMLInputElement>('#log-line');
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    if (!input || !set) return false;
+    set.call(input, input.value === '-1' ? '-1 ' : '-1');
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    return document.body.innerText.includes('Name a part and a colour');
+  });
+  return performance.now() - began;
+}
+
+/** How long the server took over each of some lines that were logged, as the page saw it. */
+async function answers(page: Window): Promise<number[]> {
+  const line = page.locator('#log-line');
+  const times: number[] = [];
+  for (let n = 0; n < 12; n++) {
+    await line.fill('+1 brick 1x2 ash');
+    const answered = page.waitForResponse((r) => r.url().endsWith('/api/actions'));
+    await line.press('Enter');
+    const { responseStart, requestStart } = (await answered).request().timing();
+    times.push(responseStart - requestStart);
+  }
+  return times.slice(2);
 }
 
 /** Types a line twice and gives, for the second time, how long each key took to the frame after it. Runs in the page. */

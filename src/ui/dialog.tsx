@@ -22,8 +22,8 @@ interface DialogProps {
 
 const PLACES: Readonly<Record<DialogPlace, string>> = {
   middle: 'top-[8vh] left-1/2 max-h-[84vh] w-[calc(100vw-2rem)] -translate-x-1/2',
-  left: 'inset-y-2 left-2 w-[calc(50vw-1rem)] max-w-3xl',
-  right: 'inset-y-2 right-2 w-[calc(50vw-1rem)] max-w-3xl',
+  left: 'top-2 left-2 max-h-[calc(100dvh-1rem)] w-[calc(50vw-1rem)] max-w-3xl',
+  right: 'top-2 right-2 max-h-[calc(100dvh-1rem)] w-[calc(50vw-1rem)] max-w-3xl',
   top: 'inset-x-2 top-2 max-h-[55dvh]',
   bottom: 'inset-x-2 bottom-2 max-h-[55dvh]',
 };

@@ -1,3 +1,4 @@
+import { currentRevision } from '@/data/actions';
 import { BuildsScreen } from '@/screens/builds';
 import { readBuilds } from '@/server/build-list';
 import { paletteIn } from '@/server/palette';
@@ -7,6 +8,10 @@ export const metadata = { title: 'Builds' };
 
 export default function BuildsPage() {
   return withWorkspace((handle) => (
-    <BuildsScreen first={readBuilds(handle)} palette={paletteIn(handle.db)} />
+    <BuildsScreen
+      first={readBuilds(handle)}
+      palette={paletteIn(handle.db)}
+      revision={currentRevision(handle.db)}
+    />
   ));
 }

@@ -11,6 +11,7 @@ import { count, signed, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { DeleteBuildDialog } from '../common/delete-build-dialog';
 import { useBackground } from '../common/use-background';
+import { useFollow } from '../common/use-follow';
 import { DeletedToast } from './deleted-toast';
 import { useBuilds } from './use-builds';
 import { WorkspaceFiles } from './workspace-files';
@@ -19,10 +20,12 @@ import { useInAddress, useOneInAddress } from '../common/use-in-address';
 interface BuildsProps {
   readonly first: Builds;
   readonly palette: readonly Colour[];
+  readonly revision: number;
 }
 
 /** All builds with their figures and drawn state, a page at a time. */
-export function BuildsScreen({ first, palette }: BuildsProps) {
+export function BuildsScreen({ first, palette, revision }: BuildsProps) {
+  useFollow(revision);
   const [find, setFind] = useInAddress('find');
   const [shelf, setShelf] = useOneInAddress('shelf', ['builds', 'archive']);
   const archived = shelf === 'archive';

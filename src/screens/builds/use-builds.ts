@@ -17,12 +17,12 @@ const page = (find: string, archived: boolean, from: number) =>
 /** The builds that are asked for, page by page; figures that are not worked out yet come by themselves. */
 export function useBuilds(first: Builds, find: string, archived: boolean) {
   const key = `${archived} ${find.trim()}`;
-  const [got, setGot] = useState({ key: 'false ', builds: first });
+  const [got, setGot] = useState({ key: 'false ', builds: first, wanted: 0 });
   const [seen, setSeen] = useState(first);
-  // The page was made anew, after a restore for one: what it brings is shown.
+  // The page was made anew, since something was done elsewhere or restored: what it brings is shown, and then as many as there were.
   if (seen !== first) {
     setSeen(first);
-    setGot({ key: 'false ', builds: first });
+    setGot({ key: 'false ', builds: first, wanted: got.key === 'false ' ? got.wanted : 0 });
   }
   const { builds } = got;
   const isStale = got.key !== key;
@@ -32,7 +32,7 @@ export function useBuilds(first: Builds, find: string, archived: boolean) {
     const timer = setTimeout(
       () =>
         void page(find, archived, 0).then((fresh) => {
-          if (there && fresh) setGot({ key, builds: fresh });
+          if (there && fresh) setGot({ key, builds: fresh, wanted: 0 });
         }),
       isStale ? PAUSE_MS : AGAIN_MS,
     );
@@ -43,7 +43,19 @@ export function useBuilds(first: Builds, find: string, archived: boolean) {
   }, [isStale, builds, find, archived, key]);
   const more = useCallback(async () => {
     const next = await page(find, archived, builds.builds.length);
-    if (next) setGot({ key, builds: { ...next, builds: [...builds.builds, ...next.builds] } });
+    if (!next) return;
+    const shown = [...builds.builds, ...next.builds];
+    setGot((was) => ({
+      key,
+      builds: { ...next, builds: shown },
+      wanted: Math.max(was.wanted, shown.length),
+    }));
   }, [find, archived, builds, key]);
+  const lacks = builds.builds.length < Math.min(got.wanted, builds.found);
+  useEffect(() => {
+    if (!lacks || isStale) return;
+    const timer = setTimeout(() => void more(), 0);
+    return () => clearTimeout(timer);
+  }, [lacks, isStale, more]);
   return { builds, more };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { paletteOf, recordSetOf, type UndoRedo } from '@/core/workbench';
 import type { Command } from '@/core/ledger';
 import { STOCK_SCOPE } from '@/core/ledger';
@@ -12,9 +12,9 @@ import { DoneToast } from '@/ui/done-toast';
 import { cutText } from '@/core/shared/text';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
+import { useFollow } from './use-follow';
 import { useRefresh } from './use-in-address';
 import { useCommands } from '../commands/use-commands';
-import { followSteps } from '../sending/feed-client';
 import type { Wish } from '../sending/outbox';
 import { outboxState, windowOutbox } from '../sending/window-outbox';
 import { outcomeWords, unreachedWords } from '../words/refusal';
@@ -44,18 +44,7 @@ export function useOwnPartsActs(
   const [says, setSays] = useState('');
   const done = useStore(lastDone, (s) => s.done);
   const { waiting, unreached } = useStore(outboxState);
-  const seen = useRef(revision);
-  useEffect(() => {
-    seen.current = revision;
-  }, [revision]);
-  useEffect(
-    () =>
-      followSteps(
-        () => seen.current,
-        (steps) => steps.revision !== seen.current && refresh(),
-      ),
-    [refresh],
-  );
+  useFollow(revision);
   const send = async (wish: Wish, done: (label: string) => string) => {
     const outcome = await windowOutbox().add(wish);
     setSays(outcome.how === 'done' ? done(outcome.value.label) : outcomeWords(outcome));

@@ -14,6 +14,9 @@ import type { Workbench } from '@/core/workbench';
 import { splitElementKey, type ElementKey } from '@/core/parts';
 import type { PartId } from '@/core/shared/ids';
 import { post } from '../sending/answers';
+import { recallHere, rememberHere } from '../sending/known-here';
+
+const REGISTER = '/api/register';
 
 /** What the register has said to this window: it says the same of a part for ever. */
 let said: RegisterRows = {};
@@ -28,9 +31,15 @@ async function askFor(parts: readonly PartId[]): Promise<void> {
 }
 
 async function askAnew(parts: readonly PartId[]): Promise<void> {
-  const answer = await post<RegisterRows>('/api/register', { parts });
-  if (answer.reached && answer.answer.ok) said = { ...said, ...answer.answer.value };
-  else parts.forEach((p) => asked.delete(p));
+  const answer = await post<RegisterRows>(REGISTER, { parts });
+  if (answer.reached && answer.answer.ok) {
+    said = { ...said, ...answer.answer.value };
+    void rememberHere(REGISTER, said);
+    return;
+  }
+  parts.forEach((p) => asked.delete(p));
+  // Without the network what it said before still holds.
+  if (!answer.reached) said = { ...(await recallHere<RegisterRows>(REGISTER)), ...said };
 }
 
 /**
