@@ -19,6 +19,8 @@ const PACE = 0.5;
 export class CoverPrices {
   readonly bonus: Float64Array;
   readonly boxBonus: Float64Array;
+  /** The bonuses at the best prices. */
+  readonly bestBonus: Float64Array;
   private covers: readonly Cover[];
   private prices: Float64Array;
   private best: Float64Array;
@@ -38,6 +40,7 @@ export class CoverPrices {
     this.direction = new Float64Array(this.prices.length);
     this.bonus = new Float64Array(c.sellers);
     this.boxBonus = new Float64Array(c.donorPrice.length);
+    this.bestBonus = new Float64Array(c.sellers);
     this.openShare = new Float64Array(c.sellers);
     this.copiesShare = new Float64Array(c.donorPrice.length);
   }
@@ -102,6 +105,7 @@ export class CoverPrices {
   /** Remembers the prices as the best, or goes back to those that were. */
   keep(): void {
     this.best.set(this.prices);
+    this.bestBonus.set(this.bonus);
   }
 
   goBack(): void {

@@ -16,7 +16,6 @@ export class LowerBound {
   /** How often each seller was open, and how many copies of each box were bought, over the last steps: shares tell what is torn. */
   readonly openShare: Float64Array;
   readonly copiesShare: Float64Array;
-  readonly reduced: Float64Array;
   private readonly lambda: Float64Array;
   private readonly bestLambda: Float64Array;
   private readonly direction: Float64Array;
@@ -29,6 +28,7 @@ export class LowerBound {
   private steps = 0;
   private scale = 1;
   private idle = 0;
+  private known: Float64Array | null = null;
 
   constructor(
     private readonly c: Compiled,
@@ -40,7 +40,6 @@ export class LowerBound {
   ) {
     this.openShare = new Float64Array(c.sellers);
     this.copiesShare = new Float64Array(c.donorPrice.length);
-    this.reduced = new Float64Array(c.sellers);
     this.direction = new Float64Array(c.lots);
     this.isOpen = new Uint8Array(c.sellers);
     this.copies = new Int32Array(c.donorPrice.length);
@@ -58,6 +57,19 @@ export class LowerBound {
   /** True once its steps have become so short that few more pence are to be had by them. */
   get hasSettled(): boolean {
     return this.scale < SETTLED;
+  }
+
+  /**
+   * What a parcel of each seller comes to at the best prices: below zero is worth opening. A step works out no more of a
+   * closed seller than that he is not worth it; this is what he lacks, and is worked out when it is asked for.
+   */
+  get reduced(): Float64Array {
+    this.known ??= Float64Array.from({ length: this.c.sellers }, (_, s) =>
+      this.settled.sellers[s] === SHUT
+        ? Infinity
+        : this.parcel.least(s, this.bestLambda, this.covers.bestBonus[s]!, true),
+    );
+    return this.known;
   }
 
   /** Where another floor, of a part of the plans, may begin. */
@@ -83,12 +95,11 @@ export class LowerBound {
     if (this.isFirst && COVERS_AT.includes(++this.steps) && this.covers.find())
       [this.scale, this.idle] = [1, 0];
     const taken = new Float64Array(this.c.lots);
-    const shares = new Float64Array(this.c.sellers);
-    const value = this.evaluate(taken, shares);
+    const value = this.evaluate(taken);
     if (value > this.best + 1e-9) {
       if (value > this.best + 1e-4 * Math.abs(this.best)) this.idle = 0;
       this.best = value;
-      this.reduced.set(shares);
+      this.known = null;
       this.bestLambda.set(this.lambda);
       this.covers.keep();
     } else this.idle++;
@@ -113,24 +124,22 @@ export class LowerBound {
     this.covers.step(gap, this.isOpen, this.copies);
   }
 
-  private evaluate(taken: Float64Array, shares: Float64Array): number {
+  private evaluate(taken: Float64Array): number {
     let value = this.covers.settle();
     for (let l = 0; l < this.c.lots; l++) value += this.lambda[l]! * this.need[l]!;
-    value += this.parcels(taken, shares);
+    value += this.parcels(taken);
     for (let d = 0; d < this.c.donorPrice.length; d++) value += this.box(d, taken);
     return value;
   }
 
   /** What the parcels come to: of every seller who is worth one or is forced, and no more than are allowed. */
-  private parcels(taken: Float64Array, shares: Float64Array): number {
+  private parcels(taken: Float64Array): number {
     const { sellers, maxSellers } = this.c;
     const open: number[] = [];
-    for (let s = 0; s < sellers; s++) {
-      const forced = this.settled.sellers[s] === OPENED;
-      const shut = this.settled.sellers[s] === SHUT;
-      shares[s] = shut ? Infinity : this.parcel.least(s, this.lambda, this.covers.bonus[s]!, forced);
-      if (forced || shares[s]! < 0) open.push(s);
-    }
+    const isForced = (s: number) => this.settled.sellers[s] === OPENED;
+    const shares = this.parcel.leasts(this.lambda, this.covers.bonus, isForced);
+    for (let s = 0; s < sellers; s++)
+      if (this.settled.sellers[s] !== SHUT && (isForced(s) || shares[s]! < 0)) open.push(s);
     const kept = maxSellers < sellers ? this.allowed(open, shares) : open;
     // More are forced than are allowed: there is no such plan.
     if (!kept) return Infinity;

@@ -91,6 +91,24 @@ describe('the least of a parcel', () => {
       { numRuns: 400 },
     ));
 
+  it('stays so as prices rise and fall, also where a seller is not looked at again', () =>
+    fc.assert(
+      fc.property(
+        seller,
+        fc.array(fc.array(small(0, 14), { minLength: 3, maxLength: 3 }), { minLength: 2, maxLength: 8 }),
+        (made, walk) => {
+          const c = compile(market(made));
+          const floor = floorOf(c);
+          for (const prices of walk) {
+            const lambda = Float64Array.from({ length: c.lots }, (_, l) => prices[l]! / 2);
+            const [least] = floor.leasts(lambda, new Float64Array(c.sellers), () => false);
+            expect(Math.min(0, least!)).toBeLessThanOrEqual(Math.min(0, leastByTrying(c, lambda)) + 1e-6);
+          }
+        },
+      ),
+      { numRuns: 200 },
+    ));
+
   const leastOf = (made: MadeMarket, ...lambda: number[]): number => {
     const floor = floorOf(compile(market(made)));
     let least = NaN;

@@ -17,6 +17,11 @@ export class ParcelFloor {
   private readonly looks: Int32Array;
   private readonly cost: Float64Array;
   private readonly value: Float64Array;
+  /** How far each seller was from being worth a parcel, less what has changed since that could make him. */
+  private readonly slack: Float64Array;
+  private readonly lastLambda: Float64Array;
+  private readonly lastBonus: Float64Array;
+  private readonly rise: Float64Array;
   private bonus = 0;
 
   constructor(
@@ -31,54 +36,82 @@ export class ParcelFloor {
     const bands = Math.max(0, ...c.bandGrams.map((b) => b.length));
     this.cost = new Float64Array(bands);
     this.value = new Float64Array(bands);
+    this.slack = new Float64Array(c.sellers).fill(-1);
+    this.lastLambda = new Float64Array(c.lots);
+    this.lastBonus = new Float64Array(c.sellers);
+    this.rise = new Float64Array(c.lots);
   }
 
   /**
-   * The least of a seller's parcel in pence, less a `bonus` for its being there. Where it is at least 0, and the parcel is
-   * not forced, a figure below it may be given, but none below 0.
+   * Of each seller the least of his parcel in pence, less a bonus for its being there, at new prices of the lots. Where it is
+   * at least 0 and the parcel is not forced, a figure below it may be given, but none below 0.
    */
+  leasts(lambda: Float64Array, bonus: Float64Array, isForced: (s: number) => boolean): Float64Array {
+    for (let l = 0; l < lambda.length; l++) this.rise[l] = Math.max(0, lambda[l]! - this.lastLambda[l]!);
+    this.lastLambda.set(lambda);
+    return Float64Array.from({ length: this.c.sellers }, (_, s) => {
+      const slack = this.slack[s]! - this.mostRise(s, bonus[s]!);
+      // He was further from worth it than all that has risen since could bring.
+      if (slack >= 0 && !isForced(s)) return (this.slack[s] = slack);
+      const least = this.least(s, lambda, bonus[s]!, isForced(s));
+      this.slack[s] = least;
+      return least;
+    });
+  }
+
+  /** The most by which a parcel can have become better since the last prices. */
+  private mostRise(s: number, bonus: number): number {
+    const { lots, most } = this.shapes[s]!;
+    let sum = Math.max(0, bonus - this.lastBonus[s]!);
+    this.lastBonus[s] = bonus;
+    for (let i = 0; i < lots.length; i++) sum += this.rise[lots[i]!]! * most[i]!;
+    return sum;
+  }
+
+  /** The least of one seller's parcel, in pence; of one that is not forced and not worth it a figure from 0 up to that. */
   least(s: number, lambda: Float64Array, bonus: number, forced: boolean): number {
     this.bonus = bonus;
-    const { shared } = this.shapes[s]!;
+    let at = this.itemsAt(s, lambda, 0);
     if (!forced) {
-      const atLeast = this.withoutWeight(s, lambda);
+      const atLeast = this.withoutWeight(s, at);
       if (atLeast >= 0) return atLeast;
     }
-    if (shared.length > 0 && this.looks[s]!++ % SETTLE_EVERY === 0) this.prices.settle(s, lambda);
-    this.sweep(s, lambda, 0);
-    const bands = Array.from(this.c.bandGrams[s]!, (_, b) => this.bandAt(b));
+    if (this.shapes[s]!.shared.length > 0 && this.looks[s]!++ % SETTLE_EVERY === 0) {
+      this.prices.settle(s, lambda);
+      at = this.itemsAt(s, lambda, 0);
+    }
+    this.sweep(s, 0, at);
+    const bands = Array.from(this.c.bandGrams[s]!, (_, b) => this.bandAt(b, 0, at.items));
     let least = bands[0]!;
     for (let round = 0; round <= SHARES; round++) {
       for (const b of bands) if (b.best < least.best) least = b;
-      if (round === SHARES || (least.best >= 0 && !forced) || !this.raise(s, lambda, least)) break;
+      if (round === SHARES || (least.best >= 0 && !forced) || !this.raise(s, lambda, least, bands)) break;
     }
     this.answers[s] = least;
     return least.best;
   }
 
-  private bandAt(band: number): Band {
-    const low = { share: 0, cost: this.cost[band]!, value: this.value[band]! };
+  private bandAt(band: number, share: number, items: readonly Item[]): Band {
+    const low = { share, cost: this.cost[band]!, value: this.value[band]!, items };
     return { band, best: low.cost, low, high: null };
   }
 
   /** What the parcel comes to at least if all that is worth it went at the least postage: enough to tell most who are not. */
-  private withoutWeight(s: number, lambda: Float64Array): number {
-    const { items, beyond } = this.itemsAt(s, lambda, 0);
+  private withoutWeight(s: number, { items, beyond }: Items): number {
     let cost = this.c.firstPence[s]! - this.bonus - beyond;
     for (let i = 0; i < items.length; i++) cost -= items[i]!.profit;
     return cost;
   }
 
   private writeWorth(s: number, lambda: Float64Array): number {
-    const { offers } = this.shapes[s]!;
-    for (const { lots } of offers) for (const lot of lots) this.worth[lot] = lambda[lot]!;
+    const { lots } = this.shapes[s]!;
+    for (let i = 0; i < lots.length; i++) this.worth[lots[i]!] = lambda[lots[i]!]!;
     return this.prices.write(s, lambda, this.worth);
   }
 
-  /** Brings a band's share of the least order nearer to its best; false when there is nothing more to gain. */
-  private raise(s: number, lambda: Float64Array, a: Band): boolean {
+  /** Tries a share of the least order that is better for one band, and tells all; false when there is nothing more to gain. */
+  private raise(s: number, lambda: Float64Array, { best, low, high }: Band, bands: readonly Band[]): boolean {
     const minOrder = this.c.minOrder[s]!;
-    const { low, high } = a;
     const slope = minOrder - low.value;
     if (slope <= 1e-9 || low.share === 1) return false;
     let share = 1;
@@ -86,13 +119,18 @@ export class ParcelFloor {
       const fall = minOrder - high.value;
       share = (high.cost - low.cost + slope * low.share - fall * high.share) / (slope - fall);
       const most = low.cost + slope * (share - low.share);
-      if (!(most > a.best + LEAST_GAIN) || share <= low.share || share >= high.share) return false;
+      const least = Math.max(LEAST_GAIN, GAIN_SHARE * Math.abs(best));
+      if (!(most > best + least) || share <= low.share || share >= high.share) return false;
     }
-    this.sweep(s, lambda, share);
-    const point = { share, cost: this.cost[a.band]!, value: this.value[a.band]! };
-    a.best = Math.max(a.best, point.cost);
-    if (point.value <= minOrder) a.low = point;
-    else a.high = point;
+    const at = this.itemsAt(s, lambda, share);
+    this.sweep(s, share, at);
+    for (const b of bands) {
+      const point = { share, cost: this.cost[b.band]!, value: this.value[b.band]!, items: at.items };
+      b.best = Math.max(b.best, point.cost);
+      if (point.value > minOrder) {
+        if (!b.high || share < b.high.share) b.high = point;
+      } else if (share > b.low.share) b.low = point;
+    }
     return true;
   }
 
@@ -102,8 +140,9 @@ export class ParcelFloor {
     // Between two shares the parcel is a mixture of both that comes to just the least order.
     const over = high && high.value > low.value ? high.value - this.c.minOrder[s]! : 0;
     const part = high && over > 0 ? Math.min(1, over / (high.value - low.value)) : 1;
-    this.take(s, lambda, low.share, band, part, taken);
-    if (high && part < 1) this.take(s, lambda, high.share, band, 1 - part, taken);
+    this.writeWorth(s, lambda);
+    this.take(s, lambda, low, band, part, taken);
+    if (high && part < 1) this.take(s, lambda, high, band, 1 - part, taken);
     this.shapes[s]!.shared.forEach(({ lot }, i) => {
       if (this.prices.isFull(s, i, lambda)) taken[lot]! += this.need[lot]!;
     });
@@ -112,14 +151,12 @@ export class ParcelFloor {
   private take(
     s: number,
     lambda: Float64Array,
-    share: number,
+    { items }: Point,
     band: number,
     times: number,
     taken: Float64Array,
   ): void {
     const limit = this.c.bandGrams[s]![band]!;
-    const { items } = this.itemsAt(s, lambda, share);
-    items.sort(byRate);
     let weight = 0;
     for (const { grams, lots, pieces } of items) {
       const part = grams > 0 ? Math.min(1, (limit - weight) / grams) : 1;
@@ -134,7 +171,7 @@ export class ParcelFloor {
   }
 
   /** What can be in the parcel, and what full lots are worth beyond it. */
-  private itemsAt(s: number, lambda: Float64Array, share: number): { items: Item[]; beyond: number } {
+  private itemsAt(s: number, lambda: Float64Array, share: number): Items {
     const beyond = this.writeWorth(s, lambda);
     const items: Item[] = [];
     const terms: Terms = { c: this.c, need: this.need, worth: this.worth, share };
@@ -143,9 +180,8 @@ export class ParcelFloor {
   }
 
   /** Fills bands in one pass: of each what the parcel comes to at least, and what its pieces cost. */
-  private sweep(s: number, lambda: Float64Array, share: number): void {
+  private sweep(s: number, share: number, { items, beyond }: Items): void {
     const [limits, pence] = [this.c.bandGrams[s]!, this.c.bandPence[s]!];
-    const { items, beyond } = this.itemsAt(s, lambda, share);
     items.sort(byRate);
     const fixed = share * this.c.minOrder[s]! - this.bonus - beyond;
     let [profit, weight, value, band] = [0, 0, 0, 0];
@@ -171,8 +207,10 @@ export class ParcelFloor {
 const byRate = (a: Item, b: Item): number => b.rate - a.rate;
 
 /** Shares of the least order that are tried, and the pence below which another is not worth it. */
-const SHARES = 8;
-const LEAST_GAIN = 0.01;
+const SHARES = 6;
+const LEAST_GAIN = 0.05;
+/** The same as a share of what the parcel comes to. */
+const GAIN_SHARE = 0.002;
 
 /** The prices of shared lots move slowly: they are settled once in so many looks. */
 const SETTLE_EVERY = 4;
@@ -182,6 +220,14 @@ interface Point {
   readonly share: number;
   readonly cost: number;
   readonly value: number;
+  /** What was worth buying, by profit for each gram. */
+  readonly items: readonly Item[];
+}
+
+/** What can be in a parcel, and what full lots are worth beyond it. */
+interface Items {
+  readonly items: Item[];
+  readonly beyond: number;
 }
 
 /** A band of a parcel: the most that is known of its least, and the shares between which the best lies. */

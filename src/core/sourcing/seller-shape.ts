@@ -16,6 +16,9 @@ export interface SharedLot {
 export interface SellerShape {
   readonly offers: readonly OfferLots[];
   readonly shared: readonly SharedLot[];
+  /** The lots that can be served, and the most pieces that each can have. */
+  readonly lots: Int32Array;
+  readonly most: Float64Array;
 }
 
 /** Of each seller what can serve what; worked out once for all floors of a problem. */
@@ -34,6 +37,12 @@ export function shapesOf(c: Compiled): SellerShape[] {
     const shared = [...byLot].flatMap(([lot, os]) =>
       os.length > 1 ? [{ lot, offers: os.sort((a, b) => c.offerPrice[a]! - c.offerPrice[b]!) }] : [],
     );
-    return { offers, shared };
+    const caps = (os: readonly number[]) => os.reduce((sum, o) => sum + c.offerCap[o]!, 0);
+    return {
+      offers,
+      shared,
+      lots: Int32Array.from(byLot.keys()),
+      most: Float64Array.from(byLot, ([lot, os]) => Math.min(c.need[lot]!, caps(os))),
+    };
   });
 }

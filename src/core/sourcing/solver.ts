@@ -13,6 +13,9 @@ import { anneal } from './anneal';
 /** Share of the time after which a plan that leaves more unmet than it might is given a floor of its own. */
 const MET_AFTER = 0.7;
 
+/** Steps of the floor after which the search is told anew who is worth trying. */
+const STEER_EVERY = 20;
+
 /** How the search is to be run. */
 export interface SolverOptions {
   readonly seed: number;
@@ -159,7 +162,7 @@ export class Solver {
       this.bounds.step(this.boundTarget);
       this.boundSteps++;
       this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
-      if (this.boundSteps % 10 === 0) this.search.steer(this.bounds.root.reduced);
+      if (this.boundSteps % STEER_EVERY === 0) this.search.steer(this.bounds.root.reduced);
     } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet();
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
