@@ -5,24 +5,28 @@ import type { Compiled } from './compile';
  * lot first, passing pieces on from lot to lot where that serves one more (greedy on a matroid, so nothing is worth more).
  */
 export class BoxWorth {
+  private readonly c: Compiled;
   private readonly boxes: readonly Box[];
 
   constructor(
     c: Compiled,
     private readonly need: Int32Array,
   ) {
+    this.c = c;
     this.boxes = c.donorYields.map((yields) => {
       const lots = new Map<number, number[]>();
       yields.forEach(([e], i) => {
         for (const lot of c.acceptedBy[e]!) lots.set(lot, [...(lots.get(lot) ?? []), i]);
       });
-      return { quantities: yields.map(([, qty]) => qty), kindsOf: lots };
+      const ways = [...lots.values()].reduce((sum, kinds) => sum + kinds.length, 0);
+      return { quantities: yields.map(([, qty]) => qty), kindsOf: lots, ways };
     });
   }
 
   /** The worth of some copies with lots at `lambda` a piece; what goes to each lot is added to `taken`. */
   of(d: number, copies: number, lambda: Float64Array, taken: Float64Array | null): number {
-    const { quantities, kindsOf } = this.boxes[d]!;
+    const { quantities, kindsOf, ways } = this.boxes[d]!;
+    if (ways > MOST_WAYS) return this.eachKindAlone(d, copies, lambda, taken);
     const giving = new Giving(
       quantities.map((q) => q * copies),
       kindsOf,
@@ -36,13 +40,34 @@ export class BoxWorth {
     }
     return worth;
   }
+
+  /** The same with each kind by itself: lots that two kinds serve may then have more than they need, so it is worth no less. */
+  private eachKindAlone(d: number, copies: number, lambda: Float64Array, taken: Float64Array | null): number {
+    let worth = 0;
+    for (const [e, qty] of this.c.donorYields[d]!) {
+      let left = qty * copies;
+      for (const lot of [...this.c.acceptedBy[e]!].sort((a, b) => lambda[b]! - lambda[a]!)) {
+        const n = Math.min(left, this.need[lot]!);
+        worth += n * lambda[lot]!;
+        left -= n;
+        if (taken) taken[lot]! += n;
+        if (left === 0) break;
+      }
+    }
+    return worth;
+  }
 }
+
+/** Ways of a piece to a lot beyond which giving them out exactly takes too long. */
+const MOST_WAYS = 5000;
 
 interface Box {
   /** Pieces of each kind in one copy. */
   readonly quantities: readonly number[];
   /** Of each lot the kinds that serve it. */
   readonly kindsOf: ReadonlyMap<number, readonly number[]>;
+  /** Pairs of a kind and a lot that it serves. */
+  readonly ways: number;
 }
 
 /** Pieces given out to lots, so that those of a lot can be changed for others. */

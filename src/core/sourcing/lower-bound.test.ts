@@ -176,6 +176,26 @@ describe('a floor', () => {
     expect(floorOf(eights, 400)).toBeLessThanOrEqual(400 + 1e-6);
   });
 
+  it('is one, and comes, where everything serves everything', () => {
+    const kinds = Array.from({ length: 240 }, (_, i) => `k${i}`);
+    const c = compile(
+      market({
+        lots: kinds.map((_, i) => [`l${i}`, 1 + (i % 5), kinds]),
+        sellers: ['A', 'B'].map((id, s) => ({
+          id,
+          offers: kinds.map((k, i) => [k, 3 + ((i + s) % 7), { stock: 2 }]),
+        })),
+        boxes: [{ id: 'X', price: 900, yields: kinds.map((k) => [k, 1]), maxCopies: 2 }],
+      }),
+    );
+    const plan = cheapestEach(c);
+    expect(plan.unmet).toBe(0);
+    const floor = new LowerBound(c, reachableNeed(c));
+    for (let n = 0; n < 6; n++) floor.step(plan.cost);
+    expect(floor.best).toBeGreaterThan(0);
+    expect(floor.best).toBeLessThanOrEqual(plan.cost + 1e-6);
+  });
+
   it.each(['plain', 'many acceptable', 'steep postage', 'scarce'] as const)(
     'is within sight of a searched plan: %s',
     (name) => {

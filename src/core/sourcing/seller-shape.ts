@@ -21,7 +21,13 @@ export interface SellerShape {
   readonly most: Float64Array;
 }
 
-/** Of each seller what can serve what; worked out once for all floors of a problem. */
+/** Lots that are compared with one another at most, in all offers of one seller: beyond that prices of lots cost more than they tell. */
+const MOST_COMPARED = 50_000;
+
+/**
+ * Of each seller what can serve what; worked out once for all floors of a problem. Where nearly everything serves nearly
+ * everything no lot is told as shared: the floor is lower for it, and is one.
+ */
 export function shapesOf(c: Compiled): SellerShape[] {
   return c.offersOfSeller.map((own) => {
     const byLot = new Map<number, number[]>();
@@ -37,10 +43,15 @@ export function shapesOf(c: Compiled): SellerShape[] {
     const shared = [...byLot].flatMap(([lot, os]) =>
       os.length > 1 ? [{ lot, offers: os.sort((a, b) => c.offerPrice[a]! - c.offerPrice[b]!) }] : [],
     );
+    const lotsOf = new Map(offers.map(({ offer, lots }) => [offer, lots.length]));
+    const compared = shared.reduce(
+      (sum, { offers: os }) => sum + os.reduce((n, o) => n + lotsOf.get(o)!, 0),
+      0,
+    );
     const caps = (os: readonly number[]) => os.reduce((sum, o) => sum + c.offerCap[o]!, 0);
     return {
       offers,
-      shared,
+      shared: compared > MOST_COMPARED ? [] : shared,
       lots: Int32Array.from(byLot.keys()),
       most: Float64Array.from(byLot, ([lot, os]) => Math.min(c.need[lot]!, caps(os))),
     };
