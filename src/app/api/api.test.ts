@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { changed } from '@/core/ledger';
 import { mismatchAnswerSchema } from '@/core/formats/mismatch-model';
 import { currentRevision } from '@/data/actions';
+import { at, of, post, said } from '@/server/testing/requests';
 import { SMALL_BOX, servedBuild } from '@/server/testing/workspace';
 import * as actions from './actions/route';
 import * as events from './events/route';
@@ -26,20 +27,6 @@ import * as undoRedo from './undo/route';
 let { t, end } = {} as ReturnType<typeof servedBuild>;
 beforeEach(() => void ({ t, end } = servedBuild()));
 afterEach(() => end());
-
-const at = (path: string) => `http://127.0.0.1/api/${path}`;
-const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
-  new Request(at(path), {
-    method: 'POST',
-    headers,
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-  });
-/** A route's answer: its status, and what it says. */
-async function said(response: Response | Promise<Response>) {
-  const r = await response;
-  return { status: r.status, ...((await r.json()) as { ok?: boolean; value?: never; reason?: never }) };
-}
-const of = <T extends Record<string, string>>(params: T) => ({ params: Promise.resolve(params) });
 
 describe('acting over the network', () => {
   const rename = (name: string, id = 'a1') => {

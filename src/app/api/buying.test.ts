@@ -3,6 +3,7 @@ import { PREFERENCES, readPlan, savePreferences, waitFor, type AskedPlan } from 
 import { needOf } from '@/core/need';
 import { offerOf, sellerOf } from '@/core/testing/market';
 import { el } from '@/core/testing/world';
+import { at, of, post, said } from '@/server/testing/requests';
 import { servedBuild } from '@/server/testing/workspace';
 import * as actions from './actions/route';
 import * as savedPlan from './builds/[build]/buying-plan/route';
@@ -17,20 +18,6 @@ import * as waiting from './market/waiting/route';
 let { t, end } = {} as ReturnType<typeof servedBuild>;
 beforeEach(() => void ({ t, end } = servedBuild()));
 afterEach(() => end());
-
-const at = (path: string) => `http://127.0.0.1/api/${path}`;
-const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
-  new Request(at(path), {
-    method: 'POST',
-    headers,
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-  });
-/** A route's answer: its status, and what it says. */
-async function said(response: Response | Promise<Response>) {
-  const r = await response;
-  return { status: r.status, ...((await r.json()) as { ok?: boolean; value?: never; reason?: never }) };
-}
-const of = <T extends Record<string, string>>(params: T) => ({ params: Promise.resolve(params) });
 
 describe('a buying plan', () => {
   const wish = savePreferences({ ...PREFERENCES, maxParcels: 3, never: new Set(['seller-4']) });
