@@ -15,6 +15,8 @@ export class ParcelFloor {
   private readonly worth: Float64Array;
   /** How often each seller's parcel was looked at as an open one. */
   private readonly looks: Int32Array;
+  /** How often the best shares of the least order were known when a parcel was looked at. */
+  private readonly rounds: Int32Array;
   private readonly cost: Float64Array;
   private readonly value: Float64Array;
   /** How far each seller was from being worth a parcel, less what has changed since that could make him. */
@@ -31,6 +33,7 @@ export class ParcelFloor {
   ) {
     this.prices = new LotPrices(c, need, shapes);
     this.looks = new Int32Array(c.sellers);
+    this.rounds = new Int32Array(c.sellers);
     this.answers = Array.from({ length: c.sellers });
     this.worth = new Float64Array(c.lots);
     const bands = Math.max(0, ...c.bandGrams.map((b) => b.length));
@@ -82,11 +85,22 @@ export class ParcelFloor {
     }
     this.sweep(s, 0, at);
     const bands = Array.from(this.c.bandGrams[s]!, (_, b) => this.bandAt(b, 0, at.items));
-    let least = bands[0]!;
-    for (let round = 0; round <= SHARES; round++) {
-      for (const b of bands) if (b.best < least.best) least = b;
-      if (round === SHARES || (least.best >= 0 && !forced) || !this.raise(s, lambda, least, bands)) break;
+    const before = this.answers[s];
+    // Most of the time the shares that were best last are near enough: they are looked for anew now and then.
+    if (before?.high && this.rounds[s]!++ % SEARCH_EVERY !== 0) {
+      this.tell(s, lambda, before.high.share, bands);
+      if (before.low.share > 0) this.tell(s, lambda, before.low.share, bands);
+      return this.keep(s, bands);
     }
+    for (let round = 0; round < SHARES; round++) {
+      const least = leastOf(bands);
+      if ((least.best >= 0 && !forced) || !this.raise(s, lambda, least, bands)) break;
+    }
+    return this.keep(s, bands);
+  }
+
+  private keep(s: number, bands: readonly Band[]): number {
+    const least = leastOf(bands);
     this.answers[s] = least;
     return least.best;
   }
@@ -122,6 +136,13 @@ export class ParcelFloor {
       const least = Math.max(LEAST_GAIN, GAIN_SHARE * Math.abs(best));
       if (!(most > best + least) || share <= low.share || share >= high.share) return false;
     }
+    this.tell(s, lambda, share, bands);
+    return true;
+  }
+
+  /** Looks at a parcel at one share of the least order, and tells all bands. */
+  private tell(s: number, lambda: Float64Array, share: number, bands: readonly Band[]): void {
+    const minOrder = this.c.minOrder[s]!;
     const at = this.itemsAt(s, lambda, share);
     this.sweep(s, share, at);
     for (const b of bands) {
@@ -131,7 +152,6 @@ export class ParcelFloor {
         if (!b.high || share < b.high.share) b.high = point;
       } else if (share > b.low.share) b.low = point;
     }
-    return true;
   }
 
   /** Adds the pieces that the parcel of the last `least` takes to what is taken of each lot. */
@@ -204,6 +224,8 @@ export class ParcelFloor {
   }
 }
 
+const leastOf = (bands: readonly Band[]): Band => bands.reduce((a, b) => (b.best < a.best ? b : a));
+
 const byRate = (a: Item, b: Item): number => b.rate - a.rate;
 
 /** Shares of the least order that are tried, and the pence below which another is not worth it. */
@@ -211,6 +233,8 @@ const SHARES = 6;
 const LEAST_GAIN = 0.05;
 /** The same as a share of what the parcel comes to. */
 const GAIN_SHARE = 0.002;
+/** Once in so many looks the best shares are looked for anew. */
+const SEARCH_EVERY = 4;
 
 /** The prices of shared lots move slowly: they are settled once in so many looks. */
 const SETTLE_EVERY = 4;

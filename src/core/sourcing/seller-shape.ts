@@ -28,7 +28,16 @@ const MOST_COMPARED = 50_000;
  * Of each seller what can serve what; worked out once for all floors of a problem. Where nearly everything serves nearly
  * everything no lot is told as shared: the floor is lower for it, and is one.
  */
-export function shapesOf(c: Compiled): SellerShape[] {
+export function shapesOf(c: Compiled): readonly SellerShape[] {
+  const known = made.get(c) ?? makeShapes(c);
+  made.set(c, known);
+  return known;
+}
+
+/** Floors of one problem are begun again and again. */
+const made = new WeakMap<Compiled, readonly SellerShape[]>();
+
+function makeShapes(c: Compiled): SellerShape[] {
   return c.offersOfSeller.map((own) => {
     const byLot = new Map<number, number[]>();
     const offers = [...own].flatMap((offer) => {

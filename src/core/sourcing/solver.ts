@@ -12,6 +12,8 @@ import { anneal } from './anneal';
 
 /** Share of the time after which a plan that leaves more unmet than it might is given a floor of its own. */
 const MET_AFTER = 0.7;
+/** And after which that floor goes before the search. */
+const MET_TO_THE_END = 0.92;
 
 /** Steps of the floor after which the search is told anew who is worth trying. */
 const STEER_EVERY = 20;
@@ -41,6 +43,7 @@ export class Solver {
   private trial: DonorTrial | null = null;
   private boundSteps = 0;
   private boundSeconds = 0;
+  private metSeconds = 0;
   /** Pieces that nobody has: a plan that leaves no more unmet is one that a floor speaks of. */
   private readonly unreachable: number;
   /** Proven elsewhere, by branch and bound. */
@@ -86,10 +89,15 @@ export class Solver {
   }
 
   /** A step of that floor: begun anew whenever there is a better plan. */
-  private stepOfMet(): void {
+  private stepOfMet(fraction: number): void {
+    const { boundTime } = this.options;
+    // Begun anew so often it has no more time than the floor of all, until the plan is nearly the last.
+    if (boundTime && fraction < MET_TO_THE_END && this.metSeconds > boundTime.seconds) return;
+    const began = boundTime?.now() ?? 0;
     if (this.metBounds?.of !== this.best)
       this.metBounds = { of: this.best, branching: new Branching(this.c, this.met) };
     this.metBounds.branching.step(this.best.cost);
+    this.metSeconds += (boundTime?.now() ?? 0) - began;
   }
 
   /** True when only that is unmet which nobody has. */
@@ -163,7 +171,7 @@ export class Solver {
       this.boundSteps++;
       this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
       if (this.boundSteps % STEER_EVERY === 0) this.search.steer(this.bounds.root.reduced);
-    } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet();
+    } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet(fraction);
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
     anneal(this.search, fraction);
