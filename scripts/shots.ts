@@ -97,8 +97,11 @@ const SHOTS: readonly Shot[] = [
     path: '/parts',
     act: async (page) => {
       await page.keyboard.press('Alt+2');
+      // The part comes when it is shown, and its keys with it.
+      await page.getByRole('tabpanel').getByRole('heading').first().waitFor();
+      await page.waitForTimeout(500);
       await page.keyboard.press('g');
-      await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 20_000 });
+      await page.getByText(/Proven: no plan|The best found/).waitFor({ timeout: 60_000 });
     },
   },
   { name: 'needed', build: GARDEN, path: '/parts' },
