@@ -22,3 +22,16 @@ export function readDecimal(text: string): number | undefined {
   const whole = groups.replace(/[.,]/g, '');
   return Number(thousands ? whole : `${whole || '0'}.${after || '0'}`);
 }
+
+/**
+ * Reads a number as it is typed into a field: with either point or comma as its decimal mark, below zero by either minus, and
+ * nothing between thousands, so that what a field shows is read back as it is.
+ *
+ * readTyped("0,5") = 0.5; readTyped("1.204") = 1.204; readTyped("−3") = -3
+ *
+ * Gives NaN for anything else, and for nothing.
+ */
+export const readTyped = (text: string): number =>
+  /^\s*[-−]?(\d+([.,]\d*)?|[.,]\d+)\s*$/.test(text)
+    ? Number(text.trim().replace(',', '.').replace('−', '-'))
+    : NaN;

@@ -17,6 +17,8 @@ import type { ZoneId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';
+import { readTyped } from '@/core/shared/decimal';
+import { editNumber } from '@/core/shared/forms';
 import { useBuild } from '../common/build-store';
 import { differenceWords } from '../words/colour';
 import { readingProblemWords } from '../words/inspection';
@@ -25,8 +27,8 @@ import { lotsToRead } from './use-lots-to-read';
 
 /** A number as it is typed; undefined where it is none. */
 const numberOf = (text: string): number | undefined => {
-  const n = Number(text.replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(n) ? undefined : n;
+  const n = readTyped(text);
+  return Number.isNaN(n) ? undefined : n;
 };
 
 /** A condition noted by eye, or values typed from an instrument of one's own: a batch either way, with how far off it may be. */
@@ -42,7 +44,7 @@ export function EyeDialog({ zone, onClose }: { zone: ZoneId | null; onClose: () 
   const [typed, setTyped] = useState(false);
   const [way, setWay] = useState<EyeWay>('yellowed');
   const [degree, setDegree] = useState<EyeDegree>('clearly');
-  const [values, setValues] = useState({ l: '', a: '', b: '', doubt: '0.5' });
+  const [values, setValues] = useState({ l: '', a: '', b: '', doubt: editNumber(0.5) });
   const [says, setSays] = useState('');
   const fresh = choice.lot && workbench.colour(splitElementKey(choice.lot.element).colour);
   const [l, a, b, doubt] = [values.l, values.a, values.b, values.doubt].map(numberOf);

@@ -1,6 +1,7 @@
 'use client';
 
-import { formatDay, formatFixed } from '@/core/shared/forms';
+import { readTyped } from '@/core/shared/decimal';
+import { editNumber, formatDay, formatFixed } from '@/core/shared/forms';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { asThresholds, FADING_GRADES, hexOfLab } from '@/core/colour';
@@ -60,8 +61,8 @@ function Thresholds() {
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const now = thresholdsOf(workbench);
-  const [draft, setDraft] = useState(now.map(String));
-  const next = asThresholds(draft.map(Number));
+  const [draft, setDraft] = useState(now.map((n) => editNumber(n)));
+  const next = asThresholds(draft.map(readTyped));
   return (
     <form
       className="flex flex-wrap items-end gap-2"

@@ -1,6 +1,7 @@
 'use client';
 
-import { formatDay, formatFixed } from '@/core/shared/forms';
+import { readTyped } from '@/core/shared/decimal';
+import { editNumber, formatDay, formatFixed, formatNumber } from '@/core/shared/forms';
 import { useState } from 'react';
 import { batchOf } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -132,15 +133,10 @@ function WhiteningCosts() {
   const said = whiteningCostOf(workbench);
   const [bath, setBath] = useState(said ? moneyToEdit(said.perBath) : '');
   const [each, setEach] = useState(String(said?.pieces ?? ''));
-  const [time, setTime] = useState(String(said?.hours ?? ''));
-  const [perBath, piecesIn, hoursOf] = [readMoney(bath), Number(each), Number(time)];
+  const [time, setTime] = useState(said ? editNumber(said.hours) : '');
+  const [perBath, piecesIn, hoursOf] = [readMoney(bath), readTyped(each), readTyped(time)];
   const ready =
-    perBath !== undefined &&
-    Number.isInteger(piecesIn) &&
-    piecesIn >= 1 &&
-    time.trim() !== '' &&
-    hoursOf >= 0 &&
-    hoursOf <= 1000;
+    perBath !== undefined && Number.isInteger(piecesIn) && piecesIn >= 1 && hoursOf >= 0 && hoursOf <= 1000;
   return (
     <form
       className="mt-4 flex flex-wrap items-end gap-3"
@@ -151,7 +147,12 @@ function WhiteningCosts() {
     >
       <h3 className="w-full">What a bath takes</h3>
       <Field label="Peroxide and the like, a bath">
-        <Input value={bath} placeholder="3.00" onChange={(e) => setBath(e.target.value)} className="w-24" />
+        <Input
+          value={bath}
+          placeholder={moneyToEdit(300)}
+          onChange={(e) => setBath(e.target.value)}
+          className="w-24"
+        />
       </Field>
       <Field label="Pieces in a bath">
         <Input
@@ -176,7 +177,7 @@ function WhiteningCosts() {
       </Button>
       {said && (
         <span className="text-soft" role="status">
-          {money(said.perBath)} and {said.hours} h for {said.pieces} pieces
+          {money(said.perBath)} and {formatNumber(said.hours)} h for {said.pieces} pieces
         </span>
       )}
     </form>

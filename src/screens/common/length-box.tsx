@@ -21,7 +21,8 @@ export function LengthBox({
       least={lengthAs(least)}
       most={lengthAs(most)}
       parts
-      onChange={(n) => onChange(lengthFrom(n))}
+      // The bounds are rounded in another unit: what is kept stays within them.
+      onChange={(n) => onChange(Math.min(most, Math.max(least, lengthFrom(n))))}
     />
   );
 }

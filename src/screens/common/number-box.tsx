@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { readTyped } from '@/core/shared/decimal';
 import { editNumber } from '@/core/shared/forms';
 import { Input } from '@/ui/field';
 
@@ -26,9 +27,8 @@ export function NumberBox(props: NumberBoxProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const read = (text: string): number | null => {
-    const n = Number(text.trim().replace(',', '.').replace('−', '-'));
-    const good = text.trim() !== '' && Number.isFinite(n) && n >= least && n <= most;
-    return good && (parts || Number.isInteger(n)) ? n : null;
+    const n = readTyped(text);
+    return n >= least && n <= most && (parts || Number.isInteger(n)) ? n : null;
   };
   const isEmptied = onEmpty !== undefined && typed?.trim() === '';
   const bad = typed !== null && !isEmptied && read(typed) === null;

@@ -1,6 +1,7 @@
 'use client';
 
-import { formatLength, formatLengths, forms } from '@/core/shared/forms';
+import { readTyped } from '@/core/shared/decimal';
+import { editNumber, formatLength, formatLengths, forms } from '@/core/shared/forms';
 import { useState } from 'react';
 import type { Size } from '@/core/ledger';
 import { growth, inMillimetres, measureSize } from '@/core/inspection';
@@ -43,15 +44,14 @@ function SizeForm({
   onKeep: (size: Size | null) => void;
 }) {
   const [draft, setDraft] = useState(() => ({
-    length: size ? `${size.length}` : '',
-    width: size ? `${size.width}` : '',
+    length: size ? editNumber(size.length) : '',
+    width: size ? editNumber(size.width) : '',
     height: size ? printBricks(size.height) : '',
   }));
-  const read = (text: string) => (/^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : NaN);
   const next = {
-    length: read(draft.length),
-    width: read(draft.width),
-    height: bricksTyped(draft.height) ?? read(draft.height),
+    length: readTyped(draft.length),
+    width: readTyped(draft.width),
+    height: bricksTyped(draft.height) ?? readTyped(draft.height),
   };
   const good = Object.values(next).every((n) => n > 0 && n <= 100_000);
   const { units } = forms();
@@ -113,7 +113,7 @@ function SizeForm({
 /** A height in bricks as it is typed: whole plates as such. */
 function printBricks(height: number): string {
   const plates = Math.round(height * 3);
-  if (Math.abs(plates / 3 - height) > 0.005) return `${Math.round(height * 100) / 100}`;
+  if (Math.abs(plates / 3 - height) > 0.005) return editNumber(Math.round(height * 100) / 100);
   return plates % 3 === 0 ? `${plates / 3}` : `${Math.floor(plates / 3)}+${plates % 3}`;
 }
 

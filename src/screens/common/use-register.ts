@@ -18,6 +18,13 @@ import { recallHere, rememberHere } from '../sending/known-here';
 
 const REGISTER = '/api/register';
 
+/** Answers come one part at a time while a line is typed: they are kept together, a moment later. */
+let remembering: number | undefined;
+function rememberSoon(): void {
+  window.clearTimeout(remembering);
+  remembering = window.setTimeout(() => void rememberHere(REGISTER, said), 500);
+}
+
 /** What the register has said to this window: it says the same of a part for ever. */
 let said: RegisterRows = {};
 const asked = new Map<PartId, Promise<void>>();
@@ -34,7 +41,7 @@ async function askAnew(parts: readonly PartId[]): Promise<void> {
   const answer = await post<RegisterRows>(REGISTER, { parts });
   if (answer.reached && answer.answer.ok) {
     said = { ...said, ...answer.answer.value };
-    void rememberHere(REGISTER, said);
+    rememberSoon();
     return;
   }
   parts.forEach((p) => asked.delete(p));
