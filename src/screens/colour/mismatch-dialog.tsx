@@ -1,6 +1,6 @@
 'use client';
 
-import { formatFixed } from '@/core/shared/forms';
+import { formatFixed, formatNumber } from '@/core/shared/forms';
 import { useState } from 'react';
 import {
   alternativesFor,
@@ -61,9 +61,9 @@ export function MismatchDialog({
       says={`Belongs in ${wanted}, ${madeWords(fix.made, fix.availability)}.`}
     >
       <p className="mb-3">
-        Visible <b>{formatFixed(mismatch.shows)}</b> = {pieces(mismatch.qty)} × {SEEN_SHARE[mismatch.seen]}{' '}
-        seen ({mismatch.seen}) × ΔE {formatFixed(mismatch.deltaE)}; {formatFixed(100 * fix.share)} % of all
-        that is visible here.
+        Visible <b>{formatFixed(mismatch.shows)}</b> = {pieces(mismatch.qty)} ×{' '}
+        {formatNumber(SEEN_SHARE[mismatch.seen])} seen ({mismatch.seen}) × ΔE {formatFixed(mismatch.deltaE)};{' '}
+        {formatFixed(100 * fix.share)} % of all that is visible here.
       </p>
       <p className="mb-3">{evidenceWords(mismatch, workbench.records.zone.get(mismatch.zone)?.name ?? '')}</p>
       <ExposureForm zone={mismatch.zone} element={mismatch.element} seen={mismatch.seen} />

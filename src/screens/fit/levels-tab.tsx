@@ -84,10 +84,10 @@ function Levels({ onFloor }: { onFloor: () => void }) {
               <th scope="col" className="font-normal">
                 Filling
               </th>
-              <th scope="col" className="text-right font-normal">
+              <th scope="col" className="pl-4 text-right font-normal whitespace-nowrap">
                 {lengthUnit()}
               </th>
-              <th scope="col" className="text-right font-normal">
+              <th scope="col" className="pl-4 text-right font-normal whitespace-nowrap">
                 off by, {lengthUnit()}
               </th>
             </tr>
@@ -191,7 +191,7 @@ function HingedWalls() {
               />
             </svg>
             <span>
-              <b>{w.length}</b> long: {w.along} and {w.across}, {w.angle}°
+              <b>{formatNumber(w.length)}</b> long: {w.along} and {w.across}, {formatNumber(w.angle)}°
               {w.error !== 0 && (
                 <span className="text-soft">
                   {' '}

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatLength } from '@/core/shared/forms';
+import { formatLength, formatNumber } from '@/core/shared/forms';
 import { deleteRing, keepRing, newRing, ringOf } from '@/core/fit';
 import type { Ring } from '@/core/records';
 import { KeptSum } from './kept-sum';
@@ -56,7 +56,7 @@ function RingAnswer({ ring: of }: { ring: Ring }) {
         <div className="flex flex-wrap gap-4">
           <Figure value={formatLength(ring.inner)} words="to the middle of a panel" />
           <Figure value={formatLength(ring.outer)} words="to a corner" />
-          <Figure value={`${ring.turn}°`} words="from one to the next" />
+          <Figure value={`${formatNumber(ring.turn)}°`} words="from one to the next" />
           <Figure value={formatLength(ring.gap)} words="gap outside a corner" />
         </div>
         <p role="status" className="mt-2">
