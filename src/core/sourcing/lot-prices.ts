@@ -45,7 +45,10 @@ export class LotPrices {
     return this.ceiling[s]![place]! < lambda[this.shapes[s]!.shared[place]!.lot]!;
   }
 
-  /** What the first piece beyond the need of a lot would have to be paid: the dearest that need not be bought. */
+  /**
+   * What the first piece beyond the need of a lot would have to be paid. Where all up to it are just enough, any price from
+   * the last of them on is as good here; the highest leaves most to be weighed in the parcel, and gives the higher floors.
+   */
   private ceilingOf(s: number, { lot, offers }: SharedLot, lambda: Float64Array): number {
     const asked = offers.flatMap((o) => this.askedFor(s, o, lot, lambda)).sort((a, b) => a.pence - b.pence);
     let sum = 0;
