@@ -144,6 +144,8 @@ test('fading: read with the meter, an option is chosen, planned, and moves the b
   await page.keyboard.press('p');
   await expect(balance(page)).toContainText(/1\d renewed|2\d renewed/);
   await page.getByRole('button', { name: /^Undo: plan/ }).click();
+  // What was planned goes from between the options: they move.
+  await expect(page.getByRole('button', { name: /^Undo: plan/ })).toHaveCount(0);
   await page.getByRole('radio', { name: /Whiten/ }).check();
   await page.getByRole('button', { name: /Record a whitening/ }).click();
   await expect(page.getByRole('dialog')).toContainText('label and your local rules come first');

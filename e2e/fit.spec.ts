@@ -245,6 +245,7 @@ test('rooms, what lifts off and what holds by little, on a set of one’s own: s
   await isAccessible(page);
 
   await showPart(page, /Mass/);
+  await expect(headline(page)).toContainText(/about [\d,]+ g/);
   const before = await numberIn(page, 'h1', /about ([\d,]+) g/);
   const weighed = page.getByRole('region', { name: 'Weighed' });
   await weighed.getByLabel('Part').fill('brick 2x4');

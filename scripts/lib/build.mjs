@@ -9,6 +9,7 @@ const INTO = [
   'scripts/lib/threads.mjs',
   'next.config.ts',
   'postcss.config.mjs',
+  'package.json',
   'package-lock.json',
   'tsconfig.json',
 ];

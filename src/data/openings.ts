@@ -1,5 +1,6 @@
 import { RECORD_TYPES, type Claim, type RecordType, type TypedRecord } from '@/core/ledger';
 import type { BuildSnapshot, Surroundings } from '@/core/workbench';
+import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import { claimsIn, orderOfBuilds } from '@/core/stock';
 import { currentRevision, undoTargets } from './actions';
@@ -25,14 +26,15 @@ const LATER: readonly RecordType[] = ['price', 'madeIn', 'columnMemory'];
 
 /**
  * What a page opens a build's bench with: its own records, and of prices, years and own parts only those of elements that
- * it has. The rest, which grows with the collection and not with the build, the page asks for once it is there.
+ * it has, or that `widen` makes of these. The rest, which grows with the collection and not with the build, the page asks
+ * for once it is there.
  */
-export function readOpening(db: Database, build: BuildId): Opened | undefined {
+export function readOpening(db: Database, build: BuildId, widen = asTheyAre): Opened | undefined {
   if (!readRecord(db, 'build', build)) return undefined;
   const records = RECORD_TYPES.filter((t) => !LATER.includes(t)).flatMap((type) =>
     readRecords(db, type, build).map((record) => ({ type, record }) as TypedRecord),
   );
-  const own = elementsIn(records);
+  const own = widen(elementsIn(records));
   const known: TypedRecord[] = [
     ...readById(db, 'price', own).map((record) => ({ type: 'price', record }) as const),
     ...readById(db, 'madeIn', own).map((record) => ({ type: 'madeIn', record }) as const),
@@ -44,8 +46,10 @@ export function readOpening(db: Database, build: BuildId): Opened | undefined {
   };
 }
 
-function elementsIn(records: readonly TypedRecord[]): string[] {
-  const own = new Set<string>();
+const asTheyAre = (elements: readonly ElementKey[]): readonly ElementKey[] => elements;
+
+function elementsIn(records: readonly TypedRecord[]): ElementKey[] {
+  const own = new Set<ElementKey>();
   for (const { record } of records) {
     if ('movements' in record) for (const m of record.movements) own.add(m.element);
     if ('lots' in record) for (const l of record.lots) own.add(l.element);

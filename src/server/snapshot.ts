@@ -1,12 +1,15 @@
 import { CLOCK_ID, placeOf, STOCK_SCOPE } from '@/core/ledger';
 import { Workbench, type Surroundings, type BuildSnapshot, type Knowledge } from '@/core/workbench';
-import type { BuildId } from '@/core/shared/ids';
+import { elementsToLookUp, partsToLookUp, rowsOf, type RegisterRows } from '@/core/mismatch';
+import type { BuildId, PartId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { currentRevision, undoTargets } from '@/data/actions';
 import { stockBalances } from '@/data/balances';
 import { readOpening, readSurroundings, readWhole, stockOrder, type Opened } from '@/data/openings';
 import { loansOf, stockPlans } from '@/data/own-parts';
 import { countRecords, numbersIn, readRecord, readRecords } from '@/data/records';
+import { simulatedRegister } from '@/simulated/register';
+import { paletteIn } from './palette';
 import { workspaceName } from './steps';
 
 /** Everything a build's bench needs, or undefined when there is no such build. */
@@ -19,6 +22,26 @@ export const takeOpening = (handle: Handle, build: BuildId): BuildSnapshot | und
 
 const named = (handle: Handle, opened: Opened | undefined): BuildSnapshot | undefined =>
   opened && { workspace: workspaceName(handle), ...opened };
+
+/**
+ * What the page of a build's colours opens with: of prices and own parts also those of its parts in other colours, and of
+ * what could stand in their places; and what the register says of all of these.
+ */
+export function takeColourOpening(
+  handle: Handle,
+  build: BuildId,
+): { readonly snapshot: BuildSnapshot; readonly register: RegisterRows } | undefined {
+  const { db } = handle;
+  let parts: PartId[] = [];
+  const snapshot = named(
+    handle,
+    readOpening(db, build, (own) => {
+      parts = partsToLookUp(own);
+      return elementsToLookUp(own, paletteIn(db));
+    }),
+  );
+  return snapshot && { snapshot, register: rowsOf(simulatedRegister, parts) };
+}
 
 /** What other builds and own parts leave a build. */
 export const takeSurroundings = (
@@ -34,14 +57,29 @@ export const isLongLog = ({ db, file }: Handle, build: BuildId): boolean =>
   file !== ':memory:' && numbersIn(db, 'entry', build).top > LONG_LOG;
 
 /** What the page of a build comes with, or undefined when there is no such build. */
-export function pageOpening(
+export const pageOpening = (handle: Handle, build: BuildId): BuildSnapshot | Later | undefined =>
+  laterOf(handle, build) ?? takeOpening(handle, build);
+
+/** The same for the page of its colours, with what the register says where the books come with the page. */
+export function colourPageOpening(
   handle: Handle,
   build: BuildId,
-): BuildSnapshot | { readonly later: BuildId; readonly name: string } | undefined {
+): { readonly opening: BuildSnapshot | Later; readonly register: RegisterRows } | undefined {
+  const later = laterOf(handle, build);
+  if (later) return { opening: later, register: {} };
+  const opened = takeColourOpening(handle, build);
+  return opened && { opening: opened.snapshot, register: opened.register };
+}
+
+/** What the page of a build with a long log comes with: the page asks for its books. */
+interface Later {
+  readonly later: BuildId;
+  readonly name: string;
+}
+
+function laterOf(handle: Handle, build: BuildId): Later | undefined {
   const record = readRecord(handle.db, 'build', build);
-  if (!record) return undefined;
-  if (isLongLog(handle, build)) return { later: build, name: record.name };
-  return takeOpening(handle, build);
+  return record && isLongLog(handle, build) ? { later: build, name: record.name } : undefined;
 }
 
 /** What the whole workspace knows of parts, whichever build asks. */

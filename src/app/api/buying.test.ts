@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { PREFERENCES, readPlan, savePreferences, waitFor, type AskedPlan } from '@/core/market';
+import { PREFERENCES, savePreferences, waitFor, type AskedPlan } from '@/core/market';
+import { readPlan } from '@/core/market/saved-plan-schema';
 import { needOf } from '@/core/need';
 import { offerOf, sellerOf } from '@/core/testing/market';
 import { el } from '@/core/testing/world';

@@ -21,20 +21,9 @@ export { addedCost, changesSince, stillSold } from './price-change';
 export type { PriceChange } from './price-change';
 export { joinAnswers, priceListSource, readPriceList } from './price-list';
 export type { PriceListFault } from './price-list';
-export {
-  askedPlanSchema,
-  BLANK_PLAN,
-  listsSchema,
-  planRequestSchema,
-  preferencesSchema,
-  readPlan,
-  readPreferences,
-  reasonsRequestSchema,
-  savedPlanChangeSchema,
-  savePlan,
-  savePreferences,
-} from './saved-plan';
-export type { AskedPlan, SavedPlan, SavedPlanChange } from './saved-plan';
+export { BLANK_PLAN, loadPlan, readPreferences, savePlan, savePreferences } from './saved-plan';
+export type { AskedPlan, KeptPlan, SavedPlan } from './saved-plan';
+export type { SavedPlanChange } from './saved-plan-schema';
 export { shownMarket } from './shown-market';
 export { wantedElements } from './wanted-elements';
 export { shapesFor, withShapes } from './substitute-lots';

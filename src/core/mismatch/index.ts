@@ -19,5 +19,5 @@ export { agreeToSchemes, letSchemeBeProposed, proposeScheme, setScheme } from '.
 export { seenLots } from './seen-lots';
 export { FIX_ORDERS, sortFixes } from './sort-fixes';
 export type { FixOrder } from './sort-fixes';
-export { partsToLookUp, registerOf, rowsOf } from './register-rows';
+export { elementsToLookUp, partsToLookUp, registerOf, rowsOf } from './register-rows';
 export type { RegisterRows } from './register-rows';

@@ -5,7 +5,15 @@ import { elementKey, readPartName, splitElementKey } from '../parts';
 import { asId, type ColourId, type PartId } from '../shared/ids';
 import { el } from '../testing/world';
 import { makeWorkbench } from '../testing/workbench';
-import { auditColours, partsToLookUp, registerOf, rowsOf, type Made, type Register } from './index';
+import {
+  auditColours,
+  elementsToLookUp,
+  partsToLookUp,
+  registerOf,
+  rowsOf,
+  type Made,
+  type Register,
+} from './index';
 
 const partId = (name: string): PartId => readPartName(name).part.id;
 
@@ -54,5 +62,24 @@ describe('a register that is carried as rows', () => {
     expect(missing).toEqual([]);
     expect(JSON.stringify(audit.fixes)).toBe(JSON.stringify(auditColours(workbench, register, 2026).fixes));
     expect(audit.fixes.length).toBeGreaterThan(0);
+  });
+
+  it('goes for the build’s own elements and what could take their places, in every colour, prints too', () => {
+    const printed = el('tile 2x2', 'ash', 'clock');
+    const own = [el('plate 1x14', 'ash'), printed];
+    const all = new Set(
+      elementsToLookUp(own, [{ id: asId<ColourId>('ash') }, { id: asId<ColourId>('kelp') }]),
+    );
+    for (const colour of ['ash', 'kelp'])
+      for (const [part, print] of [
+        ['plate 1x14'],
+        ['plate 1x12'],
+        ['plate 1x2'],
+        ['tile 2x2'],
+        ['tile 2x2', 'clock'],
+      ])
+        expect([part, colour, all.has(el(part!, colour, print))]).toEqual([part, colour, true]);
+    expect(all.has(el('plate 1x14', 'slate'))).toBe(false);
+    expect(all.has(el('slope 45 2x2', 'ash'))).toBe(false);
   });
 });

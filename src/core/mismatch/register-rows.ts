@@ -1,5 +1,5 @@
-import { PALETTE } from '../colour';
-import { elementKey, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
+import { PALETTE, type Colour } from '../colour';
+import { elementKey, inColour, partOf, splitElementKey, substitutesFor, type ElementKey } from '../parts';
 import type { PartId } from '../shared/ids';
 import type { Made, Register } from './register';
 
@@ -44,4 +44,19 @@ export function partsToLookUp(elements: Iterable<ElementKey>): PartId[] {
     substitutesFor(partOf(p)).flatMap((s) => s.parts.map((x) => x.part.id)),
   );
   return [...new Set([...own, ...others])];
+}
+
+/**
+ * Everything that a build's colours are judged and put right by: its own elements and those that could fill their places, in
+ * every colour of a palette.
+ *
+ * @example elementsToLookUp([elementKey(partId, ash)], PALETTE) = the part in each colour, and what stands for it in each
+ */
+export function elementsToLookUp(
+  elements: Iterable<ElementKey>,
+  palette: readonly Pick<Colour, 'id'>[],
+): ElementKey[] {
+  const own = [...elements];
+  const plain = partsToLookUp(own).flatMap((part) => palette.map((c) => elementKey(part, c.id)));
+  return [...new Set([...own.flatMap((e) => [e, ...palette.map((c) => inColour(e, c.id))]), ...plain])];
 }

@@ -9,6 +9,7 @@ export function cutText(text: string, most: number): string {
   // A window a little wider than the cut is enough: no character a reader sees is longer in sensible text.
   const window = text.slice(0, most + 64);
   let end = 0;
+  segmenter ??= new Intl.Segmenter('en', { granularity: 'grapheme' });
   for (const { index, segment } of segmenter.segment(window)) {
     if (index + segment.length > most) break;
     end = index + segment.length;
@@ -19,7 +20,8 @@ export function cutText(text: string, most: number): string {
   return text.slice(0, last >= 0xd800 && last <= 0xdbff ? most - 1 : most);
 }
 
-const segmenter = new Intl.Segmenter('en', { granularity: 'grapheme' });
+/** Made when it is first asked for: making one takes a browser as long as drawing part of a page. */
+let segmenter: Intl.Segmenter | undefined;
 
 /** Text that can be stored and read back the same: no half characters and no zero bytes. */
 export const isWholeText = (text: string): boolean => text.isWellFormed() && !text.includes('\0');

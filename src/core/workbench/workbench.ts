@@ -42,6 +42,8 @@ export class Workbench {
   palette: readonly Colour[];
   priceOf: PriceOf;
   private known = new Set<ElementKey>();
+  /** Those of them that are this build's own, and not only priced or somewhere else. */
+  private own = new Set<ElementKey>();
   private words: Lexicon | null = null;
   /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
   private lists: EntryLists | null = null;
@@ -89,11 +91,11 @@ export class Workbench {
   }
 
   private learn(): void {
-    const note = (element: ElementKey) => this.known.add(element);
-    for (const e of this.records.entry.values()) for (const m of e.movements) note(m.element);
-    for (const r of this.snapshot.surroundings) note(r.element);
-    for (const p of this.records.price.values()) note(p.element);
-    for (const a of this.records.assembly.values()) for (const l of a.lots) note(l.element);
+    for (const e of this.records.entry.values()) for (const m of e.movements) this.own.add(m.element);
+    for (const a of this.records.assembly.values()) for (const l of a.lots) this.own.add(l.element);
+    for (const e of this.own) this.known.add(e);
+    for (const r of this.snapshot.surroundings) this.known.add(r.element);
+    for (const p of this.records.price.values()) this.known.add(p.element);
     this.words = null;
   }
 
@@ -190,6 +192,7 @@ export class Workbench {
       if (e.state === 'done') this.built.post(e);
       if (e.whatIf === null || e.whatIf === this.whatIf) this.planned.post(e);
       for (const m of e.movements) {
+        this.own.add(m.element);
         if (this.known.has(m.element)) continue;
         this.known.add(m.element);
         this.words = null;
@@ -261,8 +264,14 @@ export class Workbench {
     );
   }
 
+  /** Every element that a line may name: the build's own, and what is priced or lies somewhere. */
   get elements(): ReadonlySet<ElementKey> {
     return this.known;
+  }
+
+  /** The elements of its entries and assemblies. */
+  get ownElements(): ReadonlySet<ElementKey> {
+    return this.own;
   }
 
   colour(id: ColourId): Colour | undefined {

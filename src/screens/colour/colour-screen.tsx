@@ -4,7 +4,7 @@ import { BookOpen } from 'lucide-react';
 import Link from 'next/link';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { auditColours, type AgedApart, type Register } from '@/core/mismatch';
+import { auditColours, type AgedApart, type Register, type RegisterRows } from '@/core/mismatch';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { Tally } from '@/core/ledger';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
@@ -25,12 +25,10 @@ const RecolourTab = dynamic(() => import('./recolour-tab').then((m) => m.Recolou
 const StickersTab = dynamic(() => import('./stickers/stickers-tab').then((m) => m.StickersTab));
 
 /** Colour: what shows most, what each fix costs, what was never made in that colour, and what would do instead. */
-export function ColourScreen({ snapshot }: { snapshot: BuildSnapshot }) {
+export function ColourScreen({ snapshot, register }: { snapshot: BuildSnapshot; register: RegisterRows }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole screen="Colour">
-        <OnceRegistered />
-      </OnceWhole>
+      <OnceRegistered came={register} />
     </BuildScreen>
   );
 }
@@ -44,11 +42,11 @@ const PARTS = [
 ] as const;
 
 /** The screen once the register has answered for the build's parts. */
-function OnceRegistered() {
+function OnceRegistered({ came }: { came: RegisterRows }) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const background = useBackground();
-  const register = useRegister(workbench, version);
+  const register = useRegister(workbench, version, came);
   if (register) return <ColourParts register={register} />;
   return (
     <div className="page-box flex flex-col">
@@ -107,16 +105,24 @@ function ColourParts({ register }: { register: Register }) {
             />
           </TabPart>
           <TabPart name="fading">
-            <FadingTab onTry={setTrying} opensAt={aged} />
+            <OnceWhole>
+              <FadingTab onTry={setTrying} opensAt={aged} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="recolour">
-            <RecolourTab register={register} onTry={setTrying} />
+            <OnceWhole>
+              <RecolourTab register={register} onTry={setTrying} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="stickers">
-            <StickersTab />
+            <OnceWhole>
+              <StickersTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="afford">
-            <AffordTab audit={audit} register={register} />
+            <OnceWhole>
+              <AffordTab audit={audit} register={register} />
+            </OnceWhole>
           </TabPart>
         </main>
       </Tabs>

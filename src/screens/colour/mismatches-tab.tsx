@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { isOpen, planFixes, type AgedApart, type Audit, type Fix, type Register } from '@/core/mismatch';
 import type { Tally } from '@/core/ledger';
@@ -14,13 +15,19 @@ import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
 import { AgedRows } from './aged-rows';
-import { BudgetChart } from './budget-chart';
+
 import { ColourRulesDialog } from './colour-rules-dialog';
 import { SchemeDialog } from './scheme-dialog';
 import { MismatchDialog } from './mismatch-dialog';
 import { MismatchRows } from './mismatch-rows';
 import { ZoneBars } from './zone-bars';
 import { ListLinks } from '../lists/list-links';
+
+// The mismatches are read first: the chart's library comes after them, into the room that is kept for it.
+const BudgetChart = dynamic(() => import('./budget-chart').then((m) => m.BudgetChart), {
+  ssr: false,
+  loading: () => <div className="h-56" />,
+});
 
 interface MismatchesTabProps {
   readonly audit: Audit;

@@ -1,32 +1,24 @@
 'use client';
 
-import { useEffect, useState, type ComponentProps, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
-import { BalanceStrip } from './balance-strip';
 import { useBuild, useBuildStore } from './build-store';
-import { BuildBar } from './build-bar';
-import { useBackground } from './use-background';
-
-interface OnceWholeProps {
-  readonly screen: ComponentProps<typeof BuildBar>['screen'];
-  readonly children: ReactNode;
-}
 
 /**
- * What is planned by the prices, years and own parts of the whole workspace, shown once all of them are there. Once it
- * has been shown it stays, so nothing that was chosen on it is lost.
+ * A part of a screen that is planned by the prices, years and own parts of the whole workspace, shown once all of them
+ * are there. Once it has been shown it stays, so nothing that was chosen on it is lost. Parts that need no more than what
+ * a page opens with are not wrapped in it: they come with the page.
  */
-export function OnceWhole({ screen, children }: OnceWholeProps) {
+export function OnceWhole({ children }: { children: ReactNode }) {
   const isWhole = useBuild((s) => s.workbench.isComplete);
   const [shown, setShown] = useState(isWhole);
   if (isWhole && !shown) setShown(true);
-  return shown || isWhole ? children : <Learning screen={screen} />;
+  return shown || isWhole ? children : <Learning />;
 }
 
-/** The screen's bar and figures, which need no more than the build, and how far the rest is. */
-function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
+/** How far what is still to be read is. */
+function Learning() {
   const store = useBuildStore();
-  const background = useBackground();
   const [tries, setTries] = useState(1);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
@@ -42,18 +34,13 @@ function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {
     setTries(tries + 1);
   };
   return (
-    <div className="page-box flex flex-col">
-      <BuildBar screen={screen} background={background} />
-      <BalanceStrip />
-      <main className="flex flex-wrap items-center gap-3 p-4">
-        <h1 className="sr-only">{screen}</h1>
-        <p role="status" className="text-soft">
-          {failed
-            ? 'The prices and your own parts could not be read: the server does not answer.'
-            : 'Reading the prices and your own parts…'}
-        </p>
-        {failed && <Button onClick={askAgain}>Ask again</Button>}
-      </main>
+    <div className="flex flex-wrap items-center gap-3 p-4">
+      <p role="status" className="text-soft">
+        {failed
+          ? 'The prices and your own parts could not be read: the server does not answer.'
+          : 'Reading the prices and your own parts…'}
+      </p>
+      {failed && <Button onClick={askAgain}>Ask again</Button>}
     </div>
   );
 }

@@ -31,7 +31,8 @@ export function useCatchUp(): void {
     // Figures that were written before are written anew.
     store.setState((s) => ({ version: s.version + 1 }));
   }, [store, settings]);
-  useEffect(() => void store.getState().learn(), [store]);
+  // What needs the whole asks for it at once; the page itself is drawn and answers keys first.
+  useEffect(() => whenIdle(() => void store.getState().learn()), [store]);
   useEffect(() => {
     void sendWhatWasLeft((wish, outcome) => store.getState().showLeft(wish, outcome)).then((outcomes) =>
       store.getState().tellLeft(outcomes),
@@ -44,3 +45,16 @@ const changesSettings = ({ steps }: Steps): boolean =>
   (steps ?? []).some(({ diff }) =>
     [...diff.added, ...diff.changed, ...diff.removed].some(({ type }) => type === 'settings'),
   );
+
+/** Runs something once the page has nothing to draw, soon at the latest; gives what calls it off. */
+function whenIdle(run: () => void): () => void {
+  // One browser family has no such call.
+  if (!('requestIdleCallback' in window)) {
+    const timer = setTimeout(run, SOON_MS);
+    return () => clearTimeout(timer);
+  }
+  const id = window.requestIdleCallback(run, { timeout: SOON_MS });
+  return () => window.cancelIdleCallback(id);
+}
+
+const SOON_MS = 1500;

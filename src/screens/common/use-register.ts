@@ -29,6 +29,13 @@ function rememberSoon(): void {
 let said: RegisterRows = {};
 const asked = new Map<PartId, Promise<void>>();
 
+/** Takes in what a page came with. */
+function takeIn(rows: RegisterRows): void {
+  for (const part of Object.keys(rows)) asked.set(part as PartId, Promise.resolve());
+  said = { ...said, ...rows };
+  rememberSoon();
+}
+
 /** Asks for what is not here yet; done when all of it has been answered, by whoever it was asked. */
 async function askFor(parts: readonly PartId[]): Promise<void> {
   const fresh = parts.filter((p) => !asked.has(p));
@@ -51,13 +58,14 @@ async function askAnew(parts: readonly PartId[]): Promise<void> {
 
 /**
  * The register, with imported lists and with what came out of this build's boxes laid over it; null until it has
- * answered for the build's parts.
+ * answered for the build's parts. `came` is what the page came with.
  */
-export function useRegister(workbench: Workbench, version: number): Register | null {
-  const [rows, setRows] = useState<RegisterRows>(said);
+export function useRegister(workbench: Workbench, version: number, came: RegisterRows): Register | null {
+  const [rows, setRows] = useState<RegisterRows>(() => ({ ...said, ...came }));
+  useEffect(() => takeIn(came), [came]);
   const parts = useMemo(() => {
     void version;
-    return partsToLookUp(workbench.elements);
+    return partsToLookUp(workbench.ownElements);
   }, [workbench, version]);
   useEffect(() => {
     let there = true;

@@ -10,8 +10,11 @@ import { ask } from '../sending/answers';
 export type Opening = BuildSnapshot | { readonly later: BuildId; readonly name: string };
 
 /** A screen of a build that can also be opened before its books are there. */
-export const withOpening = (Screen: ComponentType<{ snapshot: BuildSnapshot }>) =>
-  function OpeningScreen({ opening }: { opening: Opening }) {
+export const withOpening = <More extends object = object>(
+  Screen: ComponentType<{ snapshot: BuildSnapshot } & More>,
+) =>
+  function OpeningScreen({ opening, ...rest }: { opening: Opening } & More) {
+    const more = rest as unknown as More;
     const later = 'later' in opening ? opening : null;
     const [got, setGot] = useState<BuildSnapshot | 'failed' | null>('later' in opening ? null : opening);
     const [tries, setTries] = useState(0);
@@ -25,7 +28,7 @@ export const withOpening = (Screen: ComponentType<{ snapshot: BuildSnapshot }>) 
         there = false;
       };
     }, [later, tries]);
-    if (got && got !== 'failed') return <Screen key={got.build} snapshot={got} />;
+    if (got && got !== 'failed') return <Screen key={got.build} {...more} snapshot={got} />;
     return (
       <main className="mx-auto max-w-xl px-4 py-16">
         <h1 className="text-[24px]">

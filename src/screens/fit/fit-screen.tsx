@@ -27,9 +27,7 @@ const WallsTab = dynamic(() => import('./walls-tab').then((m) => m.WallsTab));
 export function FitScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole screen="Fit">
-        <FitParts />
-      </OnceWhole>
+      <FitParts />
     </BuildScreen>
   );
 }
@@ -65,28 +63,44 @@ function FitParts() {
             <PlotTab />
           </TabPart>
           <TabPart name="walls">
-            <WallsTab onTry={setTrying} />
+            <OnceWhole>
+              <WallsTab onTry={setTrying} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="floors">
-            <FloorsTab onTry={setTrying} />
+            <OnceWhole>
+              <FloorsTab onTry={setTrying} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="rooms">
-            <RoomsTab />
+            <OnceWhole>
+              <RoomsTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="clearance">
-            <ClearanceTab />
+            <OnceWhole>
+              <ClearanceTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="levels">
-            <LevelsTab onFloor={() => choose('floors')} />
+            <OnceWhole>
+              <LevelsTab onFloor={() => choose('floors')} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="scale">
-            <ScaleTab />
+            <OnceWhole>
+              <ScaleTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="mass">
-            <MassTab />
+            <OnceWhole>
+              <MassTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="strength">
-            <StrengthTab />
+            <OnceWhole>
+              <StrengthTab />
+            </OnceWhole>
           </TabPart>
         </main>
       </Tabs>

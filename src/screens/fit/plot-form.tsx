@@ -6,6 +6,7 @@ import { PLOT_SIDES, type Plot } from '@/core/records';
 import { fail, ok } from '@/core/shared/result';
 import { Check } from '@/ui/field';
 import { useBuild } from '../common/build-store';
+import { OnceWhole } from '../common/once-whole';
 import { baseWords } from '../words/plot';
 import { FrontForm } from './front-form';
 import { NumberBox } from '../common/number-box';
@@ -61,7 +62,11 @@ export function PlotForm({ plot, onKeep }: PlotFormProps) {
         sayFault={(t) => `“${t}” is no height. Write plates, or bricks with a b: 120, 40b`}
       />
       <FrontForm of="Its " front={plot} onKeep={onKeep} />
-      {plot.width > 0 && plot.depth > 0 && <Bases plot={plot} />}
+      {plot.width > 0 && plot.depth > 0 && (
+        <OnceWhole>
+          <Bases plot={plot} />
+        </OnceWhole>
+      )}
     </section>
   );
 }

@@ -27,9 +27,7 @@ const PutAwayTab = dynamic(() => import('./put-away-tab').then((m) => m.PutAwayT
 export function PartsScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole screen="Parts">
-        <Parts />
-      </OnceWhole>
+      <Parts />
     </BuildScreen>
   );
 }
@@ -76,19 +74,29 @@ function Parts() {
             <NeedTab need={need} onBuyingPlan={() => setPart('buying-plan')} />
           </TabPart>
           <TabPart name="buying-plan">
-            <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
+            <OnceWhole>
+              <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="orders">
-            <OrdersTab />
+            <OnceWhole>
+              <OrdersTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="pick">
-            <PickTab />
+            <OnceWhole>
+              <PickTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="put-away">
-            <PutAwayTab />
+            <OnceWhole>
+              <PutAwayTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="pool">
-            <PoolTab />
+            <OnceWhole>
+              <PoolTab />
+            </OnceWhole>
           </TabPart>
         </main>
       </Tabs>

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { planRequestSchema, PREFERENCES } from '@/core/market';
+import { PREFERENCES } from '@/core/market';
+import { planRequestSchema } from '@/core/market/saved-plan-schema';
 import { planNeed, type Bound, type PlanQuestion } from './plan-need';
 
 const question: PlanQuestion = {

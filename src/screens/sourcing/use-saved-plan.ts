@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { readPlan, savePreferences, type AskedPlan, type SavedPlan } from '@/core/market';
+import { loadPlan, savePreferences, type KeptPlan, type AskedPlan, type SavedPlan } from '@/core/market';
 import { ask } from '../sending/answers';
 
 /** How long somebody may still be typing before what they chose is kept. */
@@ -9,7 +9,11 @@ const AGAIN_MS = 700;
 const TRIES = 3;
 
 const pathOf = (build: string) => `/api/builds/${build}/buying-plan`;
-const fetchSaved = async (build: string) => readPlan(await ask<unknown>(pathOf(build)));
+/** The server gives out none that is not whole. */
+const fetchSaved = async (build: string) => {
+  const kept = await ask<KeptPlan>(pathOf(build));
+  return kept ? loadPlan(kept) : undefined;
+};
 
 /** What the run that was on when its page was closed had found, once it has said so. */
 async function fetchPlan(build: string, run: string, signal: AbortSignal): Promise<AskedPlan | null> {

@@ -31,9 +31,7 @@ const TourTab = dynamic(() => import('./tour-tab').then((m) => m.TourTab));
 export function TallyScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   return (
     <BuildScreen snapshot={snapshot}>
-      <OnceWhole screen="Tally">
-        <TallyParts />
-      </OnceWhole>
+      <TallyParts />
     </BuildScreen>
   );
 }
@@ -80,31 +78,49 @@ function TallyParts() {
             <Sums workbench={workbench} planned={planned} />
           </TabPart>
           <TabPart name="charts">
-            <ChartsTab planned={planned} />
+            <OnceWhole>
+              <ChartsTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="stages">
-            <StagesTab planned={planned} />
+            <OnceWhole>
+              <StagesTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="tour">
-            <TourTab planned={planned} />
+            <OnceWhole>
+              <TourTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="from">
-            <FromWhichTab planned={planned} />
+            <OnceWhole>
+              <FromWhichTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="left">
-            <LeftOverTab planned={planned} />
+            <OnceWhole>
+              <LeftOverTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="both">
-            <BothTab />
+            <OnceWhole>
+              <BothTab />
+            </OnceWhole>
           </TabPart>
           <TabPart name="sheet">
-            <SheetTab planned={planned} />
+            <OnceWhole>
+              <SheetTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="patch">
-            <PatchTab planned={planned} />
+            <OnceWhole>
+              <PatchTab planned={planned} />
+            </OnceWhole>
           </TabPart>
           <TabPart name="together">
-            <TogetherTab />
+            <OnceWhole>
+              <TogetherTab />
+            </OnceWhole>
           </TabPart>
         </main>
       </Tabs>

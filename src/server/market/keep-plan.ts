@@ -1,11 +1,5 @@
-import {
-  BLANK_PLAN,
-  readPlan,
-  savePlan,
-  type AskedPlan,
-  type SavedPlan,
-  type SavedPlanChange,
-} from '@/core/market';
+import { BLANK_PLAN, savePlan, type AskedPlan, type SavedPlan, type SavedPlanChange } from '@/core/market';
+import { readPlan } from '@/core/market/saved-plan-schema';
 import { readSavedPlan, writeSavedPlan } from '@/data/buying-plans';
 import type { Handle } from '@/data/database';
 import { readRecord } from '@/data/records';

@@ -11,8 +11,8 @@ import {
   type AskedPlan,
   type MarketAnswer,
   type MarketSeller,
-  type planRequestSchema,
 } from '@/core/market';
+import { type planRequestSchema } from '@/core/market/saved-plan-schema';
 import { priceLookup } from '@/core/ledger';
 import type { NeedLot } from '@/core/need';
 import type { ElementKey } from '@/core/parts';

@@ -1,12 +1,6 @@
 import type { z } from 'zod';
-import {
-  poseProblem,
-  readPreferences,
-  reasonOf,
-  reasonsToAsk,
-  type PlanReason,
-  type reasonsRequestSchema,
-} from '@/core/market';
+import { poseProblem, readPreferences, reasonOf, reasonsToAsk, type PlanReason } from '@/core/market';
+import { type reasonsRequestSchema } from '@/core/market/saved-plan-schema';
 import { priceLookup } from '@/core/ledger';
 import type { NeedLot } from '@/core/need';
 import { fail, ok, type Result } from '@/core/shared/result';

@@ -1,4 +1,5 @@
-import { LAY, type FloorProblem, type LayProblem, type WallsProblem } from './problem';
+import { LAY } from './bounds';
+import type { FloorProblem, LayProblem, WallsProblem } from './problem';
 
 /**
  * What makes no sense in a problem that reads well: a sentence that says where, or null. It lays nothing, and so costs

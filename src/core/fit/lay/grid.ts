@@ -1,4 +1,4 @@
-import { isCorner, type FloorProblem, type LaidPiece, type LayProblem, type WallsProblem } from './problem';
+import type { FloorProblem, LaidPiece, LayProblem, WallsProblem } from './problem';
 
 /** A part with what there is of it. */
 export interface GridPart {
@@ -325,3 +325,12 @@ function addSeams(
     }),
   );
 }
+
+/** Whether a place of a wall is a corner's: what lies there in the inner row is seen on the wall that it meets. */
+const isCorner = (problem: WallsProblem, wall: string, length: number, place: number): boolean =>
+  problem.corners.some((k) =>
+    [
+      [k.a, k.aEnd],
+      [k.b, k.bEnd],
+    ].some(([w, e]) => w === wall && (e === 'left' ? place : length - 1 - place) < (problem.thick ?? 1)),
+  );

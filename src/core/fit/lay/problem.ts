@@ -1,16 +1,6 @@
 import { runOptionsSchema } from '../../shared/run-options';
 import * as z from '../../shared/zod';
-
-/** Bounds of a laying problem: what a wall or a floor of 64 x 64 studs and 40 courses needs, and room beyond it. */
-export const LAY = {
-  walls: 60,
-  length: 400,
-  courses: 80,
-  parts: 400,
-  side: 128,
-  cells: 12_000,
-  seconds: 300,
-} as const;
+import { LAY } from './bounds';
 
 const name = z.string().min(1).max(200);
 const supply = {
@@ -152,12 +142,3 @@ export interface LayPlan {
   readonly proven: boolean;
   readonly seconds: number;
 }
-
-/** Whether a place of a wall is a corner's: what lies there in the inner row is seen on the wall that it meets. */
-export const isCorner = (problem: WallsProblem, wall: string, length: number, place: number): boolean =>
-  problem.corners.some((k) =>
-    [
-      [k.a, k.aEnd],
-      [k.b, k.bEnd],
-    ].some(([w, e]) => w === wall && (e === 'left' ? place : length - 1 - place) < (problem.thick ?? 1)),
-  );

@@ -1,4 +1,5 @@
-import { CUT, type CutProblem } from './problem';
+import { CUT } from './bounds';
+import type { CutProblem } from './problem';
 
 /**
  * What makes no sense in a problem that reads well: a sentence that says where, or null.

@@ -1,8 +1,6 @@
 import { runOptionsSchema } from '../../shared/run-options';
 import * as z from '../../shared/zod';
-
-/** Bounds of a cutting problem: more than anybody has on a table. */
-export const CUT = { fields: 400, strips: 400, count: 200, pieces: 1000, mm: 2000, seconds: 300 } as const;
+import { CUT } from './bounds';
 
 const name = z.string().min(1).max(200);
 const mm = z.number().min(0).max(CUT.mm);

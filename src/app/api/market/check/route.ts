@@ -1,13 +1,6 @@
 import * as z from 'zod';
-import {
-  askedPlanSchema,
-  changesSince,
-  listsSchema,
-  preferencesSchema,
-  readOfferId,
-  shownMarket,
-  type AskedPlan,
-} from '@/core/market';
+import { changesSince, readOfferId, shownMarket, type AskedPlan } from '@/core/market';
+import { askedPlanSchema, listsSchema, preferencesSchema } from '@/core/market/saved-plan-schema';
 import { PROBLEM } from '@/core/shared/bounds';
 import { answer, readJson, refuse, route } from '@/server/http';
 import { askSellers } from '@/server/market/plan-need';

@@ -1,4 +1,4 @@
-import { planRequestSchema } from '@/core/market';
+import { planRequestSchema } from '@/core/market/saved-plan-schema';
 import { PROBLEM } from '@/core/shared/bounds';
 import { readJson, route } from '@/server/http';
 import { keepAnswer, keepQuestion } from '@/server/market/keep-plan';

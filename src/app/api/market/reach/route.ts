@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { elementSchema } from '@/core/formats/record-schemas';
-import { inReach, listsSchema, othersToAsk, preferencesSchema, readPreferences } from '@/core/market';
+import { inReach, othersToAsk, readPreferences } from '@/core/market';
+import { listsSchema, preferencesSchema } from '@/core/market/saved-plan-schema';
 import { LIMITS, PROBLEM } from '@/core/shared/bounds';
 import type { ElementKey } from '@/core/parts';
 import type { BuyingPlan } from '@/core/sourcing';

@@ -1,4 +1,4 @@
-import { reasonsRequestSchema } from '@/core/market';
+import { reasonsRequestSchema } from '@/core/market/saved-plan-schema';
 import { PROBLEM } from '@/core/shared/bounds';
 import { readJson, route } from '@/server/http';
 import { planReasons } from '@/server/market/plan-reasons';

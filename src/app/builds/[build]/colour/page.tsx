@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { asId, type BuildId } from '@/core/shared/ids';
 import { ColourPage } from '@/screens/colour';
-import { pageOpening } from '@/server/snapshot';
+import { colourPageOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../../with-workspace';
 import { buildTitle } from '../build-title';
 
@@ -10,8 +10,8 @@ export const generateMetadata = buildTitle('Colour');
 export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
   const build = asId<BuildId>((await params).build);
   return withWorkspace((handle) => {
-    const opening = pageOpening(handle, build);
-    if (!opening) notFound();
-    return <ColourPage key={build} opening={opening} />;
+    const opened = colourPageOpening(handle, build);
+    if (!opened) notFound();
+    return <ColourPage key={build} {...opened} />;
   });
 }

@@ -1,5 +1,6 @@
 import { PROBLEM } from '@/core/shared/bounds';
-import { readPlan, savedPlanChangeSchema } from '@/core/market';
+import { savePlan } from '@/core/market';
+import { readPlan, savedPlanChangeSchema } from '@/core/market/saved-plan-schema';
 import { readSavedPlan } from '@/data/buying-plans';
 import { answer, readJson, refuse, route } from '@/server/http';
 import { changeSavedPlan } from '@/server/market/keep-plan';
@@ -10,8 +11,8 @@ type Context = { params: Promise<{ build: string }> };
 /** The buying plan that was last asked for a build. */
 export const GET = route<Context>(async (_, { params }) => {
   const { build } = await params;
-  const kept = await patiently(({ db }) => readSavedPlan(db, build));
-  return answer(readPlan(kept) ? kept : null);
+  const plan = readPlan(await patiently(({ db }) => readSavedPlan(db, build)));
+  return answer(plan ? savePlan(plan) : null);
 });
 
 /** Keeps how a build's need is asked to be met. It moves no pieces, so there is nothing to undo. */
