@@ -90,4 +90,13 @@ export class Balances {
     }
     return rows;
   }
+
+  /** Every balance of one element that is not zero, in the order of `rows`. */
+  rowsOf(element: ElementKey, wanted: (account: AccountKey) => boolean = () => true): BalanceRow[] {
+    return [...this.accounts].flatMap(([account, held]) => {
+      const counts = held.elements.get(element);
+      if (!counts || !wanted(account)) return [];
+      return counts.list().map(([grade, qty]) => ({ account, element, grade, qty }));
+    });
+  }
 }

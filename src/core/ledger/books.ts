@@ -35,14 +35,27 @@ export class Books {
   private readonly buckets = new Map<Bucket, Figures>();
   private readonly sharing = new Map<EntryId, Entry>();
   private shares: Map<EntryId, number> | null = null;
+  /** Entries of each modification, sorted out when they are first asked for after one was posted or taken back. */
+  private byBucket: Map<Bucket, Entry[]> | null = null;
+
+  /** What others have left in trays and boxes, as it is counted now. */
+  private around: BooksContext['surroundings'];
 
   constructor(
     readonly context: BooksContext,
     entries: readonly Entry[],
     readonly view: View,
   ) {
-    for (const row of context.surroundings) this.balances.put(row.account, row.element, row.grade, row.qty);
+    this.around = [];
+    this.surround(context.surroundings);
     for (const entry of entries) if (inView(entry, view)) this.post(entry);
+  }
+
+  /** Counts what other builds and own parts leave now, in place of what they left before. */
+  surround(now: BooksContext['surroundings']): void {
+    for (const r of this.around) this.balances.put(r.account, r.element, r.grade, -r.qty);
+    for (const r of now) this.balances.put(r.account, r.element, r.grade, r.qty);
+    this.around = now;
   }
 
   get entries(): Iterable<Entry> {
@@ -79,6 +92,7 @@ export class Books {
 
   private carry(entry: Entry, times: 1 | -1): void {
     for (const m of entry.movements) this.balances.add(m, times);
+    this.byBucket = null;
     const bucket = entry.modification ?? 'none';
     let sums = this.buckets.get(bucket);
     if (!sums) this.buckets.set(bucket, (sums = noFigures()));
@@ -111,10 +125,23 @@ export class Books {
 
   /** Entries in view that a scope takes in. */
   entriesOf(scope: Scope): Entry[] {
+    if (scope.of === 'modification') return [...(this.sorted().get(scope.modification ?? 'none') ?? [])];
     const all = [...this.posted.values()];
     if (scope.of === 'zone') return all;
     const wanted = this.bucketsOf(scope);
     return all.filter((e) => wanted(e.modification ?? 'none'));
+  }
+
+  private sorted(): ReadonlyMap<Bucket, Entry[]> {
+    if (this.byBucket) return this.byBucket;
+    const sorted = new Map<Bucket, Entry[]>();
+    for (const e of this.posted.values()) {
+      const bucket = e.modification ?? 'none';
+      const list = sorted.get(bucket);
+      if (list) list.push(e);
+      else sorted.set(bucket, [e]);
+    }
+    return (this.byBucket = sorted);
   }
 
   /** One entry's part in the figures of a scope, its share of postage and donor prices included. */

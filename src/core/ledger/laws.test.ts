@@ -167,6 +167,52 @@ describe.each(SEEDS)('laws of the ledger, log of seed %i', (seed) => {
   });
 });
 
+describe.each(SEEDS.slice(0, 4))('books that change under way, log of seed %i', (seed) => {
+  const log = randomLog(seed, LENGTH);
+  const random = seededRandom(seed);
+  const around = () =>
+    log.planned.balances
+      .rows((a) => a.startsWith('stock'))
+      .filter(() => random() < 0.6)
+      .map((r) => ({ ...r, qty: between(random, 1, 9) }));
+  const asSet = (books: Books) => new Set(books.balances.rows().map((r) => JSON.stringify(r)));
+
+  it('count what others leave anew, as if they had been opened with it', () => {
+    const books = new Books({ ...CONTEXT, surroundings: around() }, log.entries, PLANNED);
+    for (let i = 0; i < 5; i++) {
+      const surroundings = around();
+      books.surround(surroundings);
+      expect(surroundings.length).toBeGreaterThan(0);
+      expect(asSet(books)).toEqual(asSet(new Books({ ...CONTEXT, surroundings }, log.entries, PLANNED)));
+    }
+    books.surround([]);
+    expect(asSet(books)).toEqual(asSet(new Books(CONTEXT, log.entries, PLANNED)));
+  });
+
+  it('give the entries of every modification as they stand, whatever was posted and taken back between', () => {
+    const books = new Books(CONTEXT, [], PLANNED);
+    const there = new Set<Entry>();
+    const ids = (list: Iterable<Entry>) => [...list].map((e) => e.id).sort();
+    for (let i = 0; i < 60; i++) {
+      const entry = pick(random, log.entries);
+      if (there.has(entry)) books.unpost(entry);
+      else books.post(entry);
+      if (!there.delete(entry)) there.add(entry);
+      for (const modification of [MODIFICATIONS[i % MODIFICATIONS.length]!.id, null])
+        expect(ids(books.entriesOf({ of: 'modification', modification }))).toEqual(
+          ids([...there].filter((e) => e.modification === modification)),
+        );
+    }
+  });
+
+  it('tell where one element lies as the whole list does', () => {
+    const rows = log.planned.balances.rows();
+    for (const element of new Set(rows.map((r) => r.element)))
+      expect(log.planned.balances.rowsOf(element)).toEqual(rows.filter((r) => r.element === element));
+    expect(log.planned.balances.rowsOf(rows[0]!.element, () => false)).toEqual([]);
+  });
+});
+
 /** Plays entries in, changes and removes some on the way; gives the state after each diff. */
 function playRecords(seed: number, start: RecordSet, entries: readonly Entry[]) {
   const random = seededRandom(seed + 3);

@@ -1,5 +1,5 @@
 import type { Workbench } from '../workbench';
-import { freeOf, openPlaceholders } from '../ledger';
+import { freeOf, openPlaceholders, type Balances, type Kept } from '../ledger';
 import { OUTSIDE, placeOf, zoneOf, type AccountKey, type Grade } from '../places';
 import type { Entry } from '../records';
 import { byElementName, partOf, splitElementKey, type ElementKey } from '../parts';
@@ -46,26 +46,36 @@ export interface NeedReport {
   }[];
 }
 
-/** Running sums of what lies where, while plans take from it in their turn. */
+/**
+ * Running sums of what lies where, while plans take from it in their turn. What is free is looked up where a plan asks for
+ * it: a plan touches few of the kinds of a large collection.
+ */
 class Supplies {
   private readonly left = new Map<string, number>();
+  private readonly claimed = new Map<string, number>();
+  private readonly balances: Balances;
+  private readonly kept: Kept;
 
   constructor(workbench: Workbench) {
-    const { balances } = workbench.built;
-    const { kept } = workbench;
-    for (const r of balances.rows())
-      this.put(
-        r.account,
-        r.element,
-        r.grade,
-        r.qty > 0 ? freeOf(balances, r.account, r.element, r.grade, kept) : r.qty,
-      );
-    // What builds before this one have planned to take is not there for it.
-    for (const c of workbench.claims) this.take(c.account, c.element, c.grade, c.qty);
+    this.balances = workbench.built.balances;
+    this.kept = workbench.kept;
+    for (const c of workbench.claims) {
+      const key = `${c.account}|${c.element}|${c.grade}`;
+      this.claimed.set(key, (this.claimed.get(key) ?? 0) + c.qty);
+    }
   }
 
   at(account: AccountKey, element: ElementKey, g: Grade): number {
-    return this.left.get(`${account}|${element}|${g}`) ?? 0;
+    return this.left.get(`${account}|${element}|${g}`) ?? this.atFirst(account, element, g);
+  }
+
+  /** What is free before any plan of this build: what builds before this one have planned to take is not there for it. */
+  private atFirst(account: AccountKey, element: ElementKey, g: Grade): number {
+    const { balances, kept } = this;
+    const qty = balances.at(account, element, g);
+    const free = qty > 0 ? freeOf(balances, account, element, g, kept) : qty;
+    const claimed = this.claimed.get(`${account}|${element}|${g}`) ?? 0;
+    return free - Math.max(0, Math.min(claimed, free));
   }
 
   put(account: AccountKey, element: ElementKey, g: Grade, qty: number): void {
@@ -149,14 +159,15 @@ function* placeholderNeed(
   const open = new Map<ElementKey, number>();
   for (const s of openPlaceholders(workbench.entries.filter((e) => e.whatIf === null)))
     open.set(s.standsFor, (open.get(s.standsFor) ?? 0) + s.qty);
+  const placed = new Map<ElementKey, Entry[]>();
+  for (const e of workbench.entries)
+    if (e.kind === 'placeholder' && e.standsFor && e.whatIf === null && e.state === 'done')
+      placed.set(e.standsFor, [...(placed.get(e.standsFor) ?? []), e]);
   for (const [element, qty] of open) {
     let lack = qty;
-    for (const r of workbench.built.balances.rows(isSupply))
-      if (r.element === element && lack > 0) lack -= left.take(r.account, element, r.grade, lack);
-    const placed = workbench.entries.filter(
-      (e) => e.kind === 'placeholder' && e.standsFor === element && e.whatIf === null && e.state === 'done',
-    );
-    for (const entry of placed.sort((a, b) => b.no - a.no)) {
+    for (const r of workbench.built.balances.rowsOf(element, isSupply))
+      if (lack > 0) lack -= left.take(r.account, element, r.grade, lack);
+    for (const entry of (placed.get(element) ?? []).sort((a, b) => b.no - a.no)) {
       const n = Math.min(
         lack,
         entry.movements.reduce((s, m) => s + m.qty, 0),
@@ -174,13 +185,14 @@ function runningLow(
   taken: ReadonlyMap<ElementKey, number>,
   left: Supplies,
 ): NeedReport['runningLow'] {
-  const there = new Map<ElementKey, number>();
-  for (const r of workbench.built.balances.rows((a) => ['stock', 'spares'].includes(placeOf(a)))) {
-    const n = left.at(r.account, r.element, r.grade);
-    there.set(r.element, (there.get(r.element) ?? 0) + Math.max(0, n));
-  }
+  const { balances } = workbench.built;
+  const isAtHand = (a: AccountKey) => ['stock', 'spares'].includes(placeOf(a));
+  const there = (element: ElementKey) =>
+    balances
+      .rowsOf(element, isAtHand)
+      .reduce((n, r) => n + Math.max(0, left.at(r.account, element, r.grade)), 0);
   return [...taken]
-    .map(([element, n]) => ({ element, taken: n, left: there.get(element) ?? 0 }))
+    .map(([element, n]) => ({ element, taken: n, left: there(element) }))
     .filter((r) => r.taken > 0 && r.left <= 2)
     .sort((a, b) => a.left - b.left || b.taken - a.taken);
 }

@@ -5,7 +5,7 @@ export { applyColourNames, shownColour } from './shown-colour';
 export type { ElementKey, Part } from './part';
 export { partOf, readPartName, singular } from './read-part-name';
 export type { ReadName } from './read-part-name';
-export { byElementName, elementSearch, saysWords, searchWords } from './search';
+export { byElementName, elementSearch, saysWords, searchWords, sortedByName } from './search';
 export { drawPart } from './solids/draw';
 export type { Drawing, DrawnFace } from './solids/draw';
 export { substitutesFor } from './substitutes';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { el, ELEMENTS } from '../testing/world';
-import { byElementName, elementName, elementSearch } from './index';
+import { byElementName, elementName, elementSearch, sortedByName } from './index';
 
 describe('searching elements', () => {
   it.each(['plate 2x3 chalk', 'chalk 2 x 3', '2×3 cha', 'PLATE, chalk', 'hal late'])(
@@ -20,5 +20,12 @@ describe('searching elements', () => {
       byElementName,
     );
     expect(sorted.map(elementName)).toEqual(['brick 1x2 ash', 'plate 1x2 ash', 'plate 1x10 ash']);
+  });
+
+  it('sorts a long list as it sorts two, and leaves the list as it was', () => {
+    const list = [...ELEMENTS].reverse().map((element, i) => ({ element, i }));
+    const sorted = sortedByName(list, (l) => l.element).map((l) => l.element);
+    expect(sorted).toEqual([...ELEMENTS].sort(byElementName));
+    expect(list[0]).toEqual({ element: ELEMENTS.at(-1), i: 0 });
   });
 });

@@ -37,3 +37,16 @@ const collator = new Intl.Collator('en', { numeric: true });
 /** Sorts elements by name, with sizes as numbers: 1x2 before 1x10. */
 export const byElementName = (a: ElementKey, b: ElementKey): number =>
   collator.compare(elementName(a), elementName(b));
+
+/**
+ * A list sorted by the names of its elements, as `byElementName` does, each name made once: for the thousands of kinds of a
+ * collection.
+ *
+ * sortedByName([{ element: plate1x10 }, { element: plate1x2 }], (l) => l.element) = plate 1x2, plate 1x10
+ */
+export function sortedByName<T>(list: readonly T[], elementOf: (item: T) => ElementKey): T[] {
+  return list
+    .map((item) => ({ item, name: elementName(elementOf(item)) }))
+    .sort((a, b) => collator.compare(a.name, b.name))
+    .map(({ item }) => item);
+}

@@ -1,4 +1,4 @@
-import { byElementName, elementName, searchWords, type ElementKey } from '../parts';
+import { elementName, searchWords, sortedByName, type ElementKey } from '../parts';
 import { accountOwner } from '../ledger';
 import type { StockLot } from './stock';
 
@@ -26,14 +26,12 @@ export class StockIndex {
       if (lots) lots.push(r);
       else byElement.set(r.element, [r]);
     }
-    this.all = [...byElement]
-      .sort((a, b) => byElementName(a[0], b[0]))
-      .map(([element, lots]) => ({
-        element,
-        name: elementName(element),
-        qty: lots.reduce((s, l) => s + l.qty, 0),
-        lots,
-      }));
+    this.all = sortedByName([...byElement], ([element]) => element).map(([element, lots]) => ({
+      element,
+      name: elementName(element),
+      qty: lots.reduce((s, l) => s + l.qty, 0),
+      lots,
+    }));
   }
 
   /** Elements whose name has all the words of a search, in one tray or in all (null), by name. */

@@ -73,9 +73,12 @@ export class Workbench {
 
   /** Opens the books in a view, from nothing. */
   open(view: View): Books {
+    return new Books(this.context(this.surroundingsIn(view)), this.entries, view);
+  }
+
+  private surroundingsIn(view: View): BooksContext['surroundings'] {
     const { surroundings: done, plannedElsewhere } = this.snapshot;
-    const surroundings = view.kind === 'planned' ? [...done, ...plannedElsewhere] : done;
-    return new Books(this.context(surroundings), this.entries, view);
+    return view.kind === 'planned' ? [...done, ...plannedElsewhere] : done;
   }
 
   private context(surroundings: BooksContext['surroundings']): BooksContext {
@@ -157,8 +160,8 @@ export class Workbench {
   takeSurroundings(now: Surroundings): void {
     this.snapshot = { ...this.snapshot, ...now };
     this.reach = null;
-    this.built = this.open({ kind: 'built' });
-    this.planned = this.open(this.plannedView);
+    // Only these change: entries, of which there may be many, stay counted as they are.
+    for (const books of [this.built, this.planned]) books.surround(this.surroundingsIn(books.view));
     this.learn();
   }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { takeTally, type Tally } from '@/core/ledger';
+import type { Tally } from '@/core/ledger';
 import { count, signed, priced } from '@/ui/numbers';
 import { useBuild } from './build-store';
 import { RuleWatch } from './rule-watch';
@@ -10,8 +10,8 @@ import { RuleWatch } from './rule-watch';
 export function BalanceStrip({ trying }: { trying?: Tally | null }) {
   const workbench = useBuild((s) => s.workbench);
   useBuild((s) => s.version);
-  const built = takeTally(workbench.built, { of: 'build' }, workbench.priceOf).figures;
-  const planned = (trying ?? takeTally(workbench.planned, { of: 'build' }, workbench.priceOf)).figures;
+  const built = workbench.built.figures({ of: 'build' });
+  const planned = trying?.figures ?? workbench.planned.figures({ of: 'build' });
   const lack = built.missing - built.missingReplaced;
   return (
     <section

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState, type ComponentType } from 'react';
+import { startTransition, useEffect, useState, type ComponentType } from 'react';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
@@ -22,7 +22,8 @@ export const withOpening = <More extends object = object>(
       if (!later) return;
       let there = true;
       void ask<BuildSnapshot>(`/api/builds/${later.later}/snapshot`).then(
-        (s) => there && setGot(s ?? 'failed'),
+        // A long log takes a while to draw: the page goes on answering meanwhile.
+        (s) => there && startTransition(() => setGot(s ?? 'failed')),
       );
       return () => {
         there = false;

@@ -5,7 +5,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
-import { byElementName, elementName, elementSearch } from '@/core/parts';
+import { elementName, elementSearch, sortedByName } from '@/core/parts';
 import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { deletePrice, setPrice } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
@@ -36,7 +36,10 @@ function Prices({ stock }: { stock: StockSnapshot }) {
   const palette = useOwnPartsPalette(stock);
   const shown = useMemo(() => {
     const fits = elementSearch(wanted);
-    return stock.prices.filter((p) => fits(p.element)).sort((a, b) => byElementName(a.element, b.element));
+    return sortedByName(
+      stock.prices.filter((p) => fits(p.element)),
+      (p) => p.element,
+    );
   }, [stock.prices, wanted]);
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
