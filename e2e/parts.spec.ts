@@ -1,5 +1,14 @@
 import { expect, test } from './test';
-import { balance, isAccessible, log, makeBuild, openBuild, openParts, startModification } from './helpers';
+import {
+  balance,
+  chooseTab,
+  isAccessible,
+  log,
+  makeBuild,
+  openBuild,
+  openParts,
+  startModification,
+} from './helpers';
 import { faultsOf, randomProblem } from '../src/core/testing/sourcing';
 import type { BuyingPlan } from '../src/core/sourcing';
 
@@ -175,7 +184,7 @@ test('a page that is closed while it solves loses nothing: what was found by the
   await expect(page.getByRole('button', { name: /Order these/ })).toBeEnabled();
 });
 
-test('nothing is planned before the prices and own parts are there, and they can be asked for again', async ({
+test('what is needed is there at once; nothing is planned before the prices and own parts are, and they can be asked for again', async ({
   page,
 }) => {
   test.slow();
@@ -184,16 +193,18 @@ test('nothing is planned before the prices and own parts are there, and they can
   await log(page, '+3 plate 2x4 soot plan');
   await page.route('**/api/knowledge', (route) => route.abort());
   await page.goto(`${new URL(page.url()).pathname}/parts`);
-  const says = page.getByRole('main').getByRole('status');
-  await expect(says).toHaveText(/Reading the prices and your own parts/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('still missing, of 3 planned');
+  await chooseTab(page.getByRole('tablist', { name: 'Parts' }), 'Buying plan');
+  const says = page.getByRole('tabpanel').getByRole('status');
+  await expect(says).toHaveText(/Reading the prices and your own parts|could not be read/);
   await expect(balance(page)).toBeVisible();
-  await expect(page.getByText(/still missing/)).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /Find the best plan/ })).toHaveCount(0);
   const again = page.getByRole('button', { name: 'Ask again' });
   await expect(again).toBeVisible({ timeout: 40_000 });
   await isAccessible(page);
   await page.unroute('**/api/knowledge');
   await again.click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('still missing, of 3 planned');
+  await expect(page.getByRole('button', { name: /Find the best plan/ })).toBeEnabled();
 });
 
 test('a parcel for one kind and a box are told before they are ordered, and forbidden by a press', async ({

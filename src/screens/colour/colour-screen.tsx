@@ -105,22 +105,22 @@ function ColourParts({ register }: { register: Register }) {
             />
           </TabPart>
           <TabPart name="fading">
-            <OnceWhole>
+            <OnceWhole screen="Colour">
               <FadingTab onTry={setTrying} opensAt={aged} />
             </OnceWhole>
           </TabPart>
           <TabPart name="recolour">
-            <OnceWhole>
+            <OnceWhole screen="Colour">
               <RecolourTab register={register} onTry={setTrying} />
             </OnceWhole>
           </TabPart>
           <TabPart name="stickers">
-            <OnceWhole>
+            <OnceWhole screen="Colour">
               <StickersTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="afford">
-            <OnceWhole>
+            <OnceWhole screen="Colour">
               <AffordTab audit={audit} register={register} />
             </OnceWhole>
           </TabPart>

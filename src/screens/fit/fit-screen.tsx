@@ -63,42 +63,42 @@ function FitParts() {
             <PlotTab />
           </TabPart>
           <TabPart name="walls">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <WallsTab onTry={setTrying} />
             </OnceWhole>
           </TabPart>
           <TabPart name="floors">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <FloorsTab onTry={setTrying} />
             </OnceWhole>
           </TabPart>
           <TabPart name="rooms">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <RoomsTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="clearance">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <ClearanceTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="levels">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <LevelsTab onFloor={() => choose('floors')} />
             </OnceWhole>
           </TabPart>
           <TabPart name="scale">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <ScaleTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="mass">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <MassTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="strength">
-            <OnceWhole>
+            <OnceWhole screen="Fit">
               <StrengthTab />
             </OnceWhole>
           </TabPart>

@@ -74,27 +74,27 @@ function Parts() {
             <NeedTab need={need} onBuyingPlan={() => setPart('buying-plan')} />
           </TabPart>
           <TabPart name="buying-plan">
-            <OnceWhole>
+            <OnceWhole screen="Parts">
               <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
             </OnceWhole>
           </TabPart>
           <TabPart name="orders">
-            <OnceWhole>
+            <OnceWhole screen="Parts">
               <OrdersTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="pick">
-            <OnceWhole>
+            <OnceWhole screen="Parts">
               <PickTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="put-away">
-            <OnceWhole>
+            <OnceWhole screen="Parts">
               <PutAwayTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="pool">
-            <OnceWhole>
+            <OnceWhole screen="Parts">
               <PoolTab />
             </OnceWhole>
           </TabPart>

@@ -78,47 +78,47 @@ function TallyParts() {
             <Sums workbench={workbench} planned={planned} />
           </TabPart>
           <TabPart name="charts">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <ChartsTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="stages">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <StagesTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="tour">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <TourTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="from">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <FromWhichTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="left">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <LeftOverTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="both">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <BothTab />
             </OnceWhole>
           </TabPart>
           <TabPart name="sheet">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <SheetTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="patch">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <PatchTab planned={planned} />
             </OnceWhole>
           </TabPart>
           <TabPart name="together">
-            <OnceWhole>
+            <OnceWhole screen="Tally">
               <TogetherTab />
             </OnceWhole>
           </TabPart>
