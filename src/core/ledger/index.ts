@@ -41,8 +41,11 @@ export type { EntryFault, Overdraft } from './laws';
 export { BLANK_INTENT, DESTINATIONS, SOURCES } from './intent';
 export type { DestinationChoice, Intent, Pieces, SourceChoice } from './intent';
 export { joinedAct, settleKind } from './same-act';
-export { draftEntry, draftMovements, whereabouts } from './draft';
-export type { DraftContext, DraftProblem, EntryStamp, Whereabouts } from './draft';
+export { draftEntry, draftMovements } from './draft';
+export type { EntryStamp } from './draft';
+export type { DraftContext, DraftProblem } from './draft-context';
+export { whereabouts } from './whereabouts';
+export type { Whereabouts } from './whereabouts';
 export {
   intentOf,
   offPieces,
