@@ -1,7 +1,8 @@
 import { between, type Random } from '../shared/random';
-import { postageOf, priceOfNeed, type Compiled } from './compile';
+import { ClosedSellers } from './closed-sellers';
+import { priceOfNeed, type Compiled } from './compile';
 import { filledAtOnce, filledByAdded } from './first-plans';
-import { OPEN_LOT, Parcels } from './parcels';
+import { Parcels } from './parcels';
 import { meetMore } from './meet-more';
 import { fillLots, type RepairRules } from './repair';
 import { scoreOf, State, type Saved } from './state';
@@ -10,8 +11,6 @@ import { scoreOf, State, type Saved } from './state';
 const RELOCATIONS = 0.75;
 /** Share of the others that are ejection chains. */
 const CHAINS = 0.3;
-/** Closed sellers looked at before one is tried. */
-const CANDIDATES = 8;
 /** Share of the closings that close two at once. */
 const PAIRS = 0.25;
 
@@ -25,11 +24,8 @@ export class Search {
   best: Saved;
   private readonly shut: Uint8Array;
   private readonly sunk: Float64Array;
-  /** Scratch: the dearest bare price of each lot while closed sellers are compared. */
-  private readonly paid: Float64Array;
   private readonly parcels: Parcels;
-  /** How promising closed sellers are; even until a floor gives reduced costs. */
-  private promise: Float64Array | null = null;
+  private readonly closed: ClosedSellers;
 
   constructor(
     readonly c: Compiled,
@@ -49,17 +45,13 @@ export class Search {
     this.best = first.save();
     this.shut = new Uint8Array(c.sellers);
     this.sunk = new Float64Array(c.sellers);
-    this.paid = new Float64Array(c.lots);
+    this.closed = new ClosedSellers(this.state, random, this.shut);
     this.parcels = new Parcels(this.state, random, { shut: this.shut, sunk: this.sunk, blink: 0 });
   }
 
   /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
   steer(reduced: Float64Array): void {
-    const promise = new Float64Array(this.c.sellers);
-    let spread = 1;
-    for (const r of reduced) spread = Math.max(spread, Math.abs(r));
-    reduced.forEach((r, s) => (promise[s] = Math.exp((-6 * r) / spread)));
-    this.promise = promise;
+    this.closed.steer(reduced);
   }
 
   /** Puts a plan found elsewhere in the place of the present one, when it is better than the best. */
@@ -241,7 +233,7 @@ export class Search {
     if (also !== a) lots.push(...this.takeBack(also));
     this.shut[a] = 1;
     this.shut[also] = 1;
-    const other = exchange ? this.closedSeller() : -1;
+    const other = exchange ? this.closed.pick() : -1;
     if (other >= 0) this.openWith(other, lots);
     else this.refill(lots);
     this.shut[a] = 0;
@@ -249,62 +241,8 @@ export class Search {
   }
 
   private openOne(): void {
-    const other = this.closedSeller();
+    const other = this.closed.pick();
     if (other >= 0) this.openWith(other, []);
-  }
-
-  /**
-   * A closed seller out of a few at random: the one whose parcel would save most, told roughly. Lots that are open would
-   * go to the cheapest parcel there is, so that is what they are taken to pay.
-   */
-  private closedSeller(): number {
-    const { c, state, promise, random } = this;
-    if (c.sellers === 0) return -1;
-    for (let lot = 0; lot < c.lots; lot++)
-      this.paid[lot] = state.open[lot]! > 0 ? this.cheapestOpen(lot) : this.dearest(lot);
-    let [best, most] = [-1, -Infinity];
-    for (let i = 0; i < CANDIDATES; i++) {
-      const s = between(random, 0, c.sellers - 1);
-      if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;
-      const gain = this.savingOf(s);
-      const saved = gain * (0.6 + 0.8 * random()) * (gain > 0 && promise ? 0.5 + promise[s]! : 1);
-      if (saved > most) [best, most] = [s, saved];
-    }
-    return best;
-  }
-
-  /** The bare price at which an open parcel could give a lot; a large one where none can. */
-  private cheapestOpen(lot: number): number {
-    const { c, state } = this;
-    const offers = c.offersOfLot[lot]!;
-    for (let i = 0; i < offers.length; i++) {
-      const s = c.offerSeller[offers[i]!]!;
-      if (state.active[s]! > 0 && !this.shut[s] && state.room(offers[i]!) > 0)
-        return c.offerPrice[offers[i]!]!;
-    }
-    return OPEN_LOT;
-  }
-
-  /** What a closed seller's prices would save on the lots as they are `paid` now, less his postage and what his least order lacks. */
-  private savingOf(seller: number): number {
-    const { c, paid } = this;
-    const offers = c.offersOfSeller[seller]!;
-    let [saved, value, grams] = [0, 0, 0];
-    for (let i = 0; i < offers.length; i++) {
-      const o = offers[i]!;
-      const price = c.offerPrice[o]!;
-      const lots = c.acceptedBy[c.offerElement[o]!]!;
-      for (let k = 0; k < lots.length; k++) {
-        const n = Math.min(c.need[lots[k]!]!, c.offerCap[o]!);
-        const more = paid[lots[k]!]! - priceOfNeed(c, o, n);
-        if (more <= 0) continue;
-        saved += (more > OPEN_LOT ? OPEN_LOT : more) * n;
-        value += price * n;
-        grams += n * c.grams[c.offerElement[o]!]!;
-      }
-    }
-    const short = c.minOrder[seller]! - value;
-    return saved - Math.min(postageOf(c, seller, grams), 1e6) - (short > 0 ? short : 0);
   }
 
   /** Tries a seller as though his parcel were paid: lots that he serves cheaper come to him, and others with them. */
@@ -314,7 +252,7 @@ export class Search {
     for (const o of c.offersOfSeller[seller]!) {
       for (const lot of c.acceptedBy[c.offerElement[o]!]!) {
         if (lots.has(lot)) continue;
-        if (this.dearest(lot) > priceOfNeed(c, o, c.need[lot]!) && random() < 0.9) {
+        if (this.state.dearest(lot) > priceOfNeed(c, o, c.need[lot]!) && random() < 0.9) {
           state.freeLot(lot);
           lots.add(lot);
         }
@@ -324,15 +262,6 @@ export class Search {
     this.sunk[seller] = first + (random() < 0.5 ? c.minOrder[seller]! : 0);
     this.refill([...lots]);
     this.sunk[seller] = 0;
-  }
-
-  /** The dearest price that a lot pays for a piece now, what packs leave over with it; Infinity while it lacks pieces. */
-  private dearest(lot: number): number {
-    if (this.state.open[lot]! > 0) return Infinity;
-    let most = -1;
-    for (const [source] of this.state.from[lot]!)
-      if (source >= 0) most = Math.max(most, this.state.priceUsed(source));
-    return most;
   }
 
   /** One copy of a donor more or fewer; lots that can use it are filled anew. */

@@ -137,6 +137,14 @@ export class State {
     return used > 0 ? priceOfNeed(this.c, offer, used) : this.c.offerPrice[offer]!;
   }
 
+  /** The dearest price that a lot pays for a piece now, what packs leave over with it; Infinity while it lacks pieces. */
+  dearest(lot: number): number {
+    if (this.open[lot]! > 0) return Infinity;
+    let most = -1;
+    for (const [source] of this.from[lot]!) if (source >= 0) most = Math.max(most, this.priceUsed(source));
+    return most;
+  }
+
   /** What `n` more pieces of an offer would cost. `sunk` = what of the parcel's cost is paid already in thought. */
   marginal(offer: number, n: number, sunk: number): number {
     const { c } = this;

@@ -1,31 +1,20 @@
 'use client';
 
-import { phasesOf } from '@/core/workbench';
-import type { Workbench } from '@/core/workbench';
-import {
-  allIn,
-  costsOf,
-  openPlaceholders,
-  sparesAccount,
-  takeTally,
-  type AllIn,
-  type Tally,
-  type Books,
-  type Figures,
-  type Scope,
-} from '@/core/ledger';
+import { allIn, openPlaceholders, sparesAccount, takeTally, type Books } from '@/core/ledger';
+import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
-import { standingOf } from '@/core/show';
+import { phasesOf, type Workbench } from '@/core/workbench';
 import { buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { allInWords, count, knownMoney, modNo, money, pieces, signed, priced } from '@/ui/numbers';
+import { count, modNo, pieces, priced, signed } from '@/ui/numbers';
 import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
+import { ListLinks } from '../lists/list-links';
+import { ByPart, type Part } from './by-part';
+import { Costs } from './costs';
 import { MustStay } from './must-stay';
 import { RulesKept } from './rules-kept';
 import { StatesByPart } from './states-by-part';
-import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
-import { ListLinks } from '../lists/list-links';
 
 interface SumsProps {
   readonly workbench: Workbench;
@@ -109,11 +98,6 @@ export function Sums({ workbench, planned }: SumsProps) {
   );
 }
 
-interface Part {
-  readonly name: string;
-  readonly scope: Scope;
-}
-
 const modificationParts = (workbench: Workbench): Part[] => [
   ...workbench.modifications.map((m): Part => ({
     name: `${modNo(m.no)} ${m.title}`,
@@ -129,138 +113,6 @@ const phaseParts = (workbench: Workbench): Part[] => [
   ...phasesOf(workbench).map((p): Part => ({ name: p.name, scope: { of: 'phase', phase: p.id } })),
   { name: 'in no phase', scope: { of: 'phase', phase: null } },
 ];
-
-function Costs({
-  figures,
-  spares,
-  boxes,
-  whole,
-}: {
-  figures: Figures;
-  spares: string;
-  boxes: Tally['inBoxes'];
-  whole: AllIn;
-}) {
-  const cost = costsOf(figures);
-  const cells: [string, string, string][] = [
-    [
-      priced(cost.outOfPocket, figures.boughtUnpriced),
-      'out of pocket',
-      `of it ${money(figures.sharedCost)} postage and donor boxes`,
-    ],
-    [
-      priced(cost.worth, figures.unpriced),
-      'worth of what went in',
-      `less ${priced(figures.worthBack, figures.backUnpriced)} that came back to hand leaves ${priced(cost.worthLessBack, figures.unpriced + figures.backUnpriced)}`,
-    ],
-    [
-      `${count(figures.sparesLeft)}`,
-      'spares left',
-      `worth ${spares}, ${count(figures.usedAgain)} used again${boxes.pieces > 0 ? `; ${count(boxes.pieces)} more in its boxes, worth ${priced(boxes.worth, boxes.unpriced)}` : ''}`,
-    ],
-    [
-      allInWords(whole),
-      'all in, with the boxes it began from',
-      `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
-    ],
-  ];
-  return (
-    <dl className="border-rule mb-6 grid grid-cols-2 border-y md:grid-cols-4">
-      {cells.map(([value, words, aside]) => (
-        <div key={words} className="py-2 pr-3">
-          <dd className="figure-md">{value}</dd>
-          <dt>{words}</dt>
-          <dd className="text-faint text-[12px]">{aside}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-const COLUMNS: readonly [string, (f: Figures) => string][] = [
-  ['out', (f) => count(f.out)],
-  ['in', (f) => count(f.in)],
-  ['recoloured', (f) => count(f.recoloured)],
-  ['renewed', (f) => count(f.renewed)],
-  ['moved', (f) => (f.movedIn - f.movedOut ? signed(f.movedIn - f.movedOut) : count(f.moved))],
-  ['net', (f) => signed(f.net)],
-  ['out of pocket', (f) => priced(f.outOfPocket, f.boughtUnpriced)],
-  ['worth', (f) => priced(f.worthIn, f.unpriced)],
-  ['spares', (f) => signed(f.sparesLeft)],
-];
-
-interface ByPartProps {
-  readonly title: string;
-  readonly workbench: Workbench;
-  readonly books: Books;
-  readonly parts: readonly Part[];
-  readonly total?: Figures;
-  readonly note?: string;
-}
-
-function ByPart({ title, books, parts, total, note }: ByPartProps) {
-  const columns =
-    title === 'By zone'
-      ? [
-          ...COLUMNS.filter(([w]) => !['out of pocket', 'worth', 'spares'].includes(w)),
-          ['on the model', (f: Figures) => count(f.onModel)] as const,
-          ['kept', (f: Figures) => count(standingOf(f).kept)] as const,
-          ['changed', (f: Figures) => count(standingOf(f).changed)] as const,
-          ['new', (f: Figures) => count(standingOf(f).fresh)] as const,
-        ]
-      : COLUMNS;
-  const rows = parts
-    .map((p) => ({ ...p, figures: books.figures(p.scope) }))
-    .filter((r) => Object.values(r.figures).some((n) => n !== 0));
-  return (
-    <section className="mb-6 break-inside-avoid overflow-x-auto">
-      <h2 className="mb-1 text-[16px]">{title}</h2>
-      {note && <p className="text-soft mb-1">{note}</p>}
-      <table className="w-full text-right">
-        <thead>
-          <tr className="border-ink text-faint border-b text-[12px]">
-            <th scope="col" className="py-1 text-left font-normal">
-              <span className="sr-only">{title}</span>
-            </th>
-            {columns.map(([words]) => (
-              <th key={words} scope="col" className="px-2 font-normal">
-                {words}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) => (
-            <tr key={r.name} className="border-rule border-b">
-              <th scope="row" className="max-w-64 truncate py-1.5 text-left font-medium">
-                <bdi>{r.name}</bdi>
-              </th>
-              {columns.map(([words, value]) => (
-                <td key={words} className="px-2">
-                  {value(r.figures)}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-        {total && (
-          <tfoot>
-            <tr className="border-ink border-t font-bold">
-              <th scope="row" className="py-1.5 text-left">
-                Together
-              </th>
-              {columns.map(([words, value]) => (
-                <td key={words} className="px-2">
-                  {value(total)}
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        )}
-      </table>
-    </section>
-  );
-}
 
 function Placeholders({ books }: { books: Books }) {
   const open = openPlaceholders(books.entries);
