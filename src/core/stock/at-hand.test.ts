@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bindToBoxes } from '../pool';
-import type { ColourId } from '../shared/ids';
+import { added } from '../ledger';
+import { asId, type ColourId, type EntryId, type WhatIfId } from '../shared/ids';
 import { did, makeWorkbench, planned, TEST_BUILD, testSource, withBox, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import type { Workbench } from '../workbench';
@@ -125,5 +126,32 @@ describe('what is roughly known', () => {
       { element: el('brick 2x4', 'ash'), planned: 50, said: 'plenty', pieces: 40 },
       { element: ash, planned: 30, said: 'plenty', pieces: 40 },
     ]);
+  });
+
+  it('counts no what-if, nothing done and nothing that goes off the model; equals by how much is planned, then by name', () => {
+    const bench = yard();
+    const own = (part: string, qty: number, more: object = {}) => ({
+      on: [{ element: el(part, 'ash'), qty }],
+      source: 'own' as const,
+      ...more,
+    });
+    planned(bench, testSource('p'), own('tile 1x4', 2), own('tile 1x3', 2), own('tile 1x2', 5));
+    const list = restsOnRough(bench).map((r) => [r.element, r.planned]);
+    const want = [
+      [el('tile 1x2', 'ash'), 5],
+      [el('tile 1x3', 'ash'), 2],
+      [el('tile 1x4', 'ash'), 2],
+    ];
+    expect(list).toEqual(want);
+    const [plan] = bench.entries.filter((e) => e.state === 'planned');
+    const whatIf = { ...plan!, id: asId<EntryId>('w'), whatIf: asId<WhatIfId>('other') };
+    const done = { ...plan!, id: asId<EntryId>('d'), state: 'done' as const };
+    const away = {
+      ...plan!,
+      id: asId<EntryId>('a'),
+      movements: plan!.movements.map((m) => ({ ...m, from: m.to, to: m.from })),
+    };
+    did(bench, { label: '', diff: added('entry', whatIf, done, away) });
+    expect(restsOnRough(bench).map((r) => [r.element, r.planned])).toEqual(want);
   });
 });

@@ -24,6 +24,8 @@ describe('own parts by colour', () => {
       { colour: 'ash', pieces: 8, kinds: 2, worth: 40, unpriced: 1 },
     ]);
     expect(stockByColour([], price)).toEqual([]);
+    const even = [lot('tile 1x2', 'slate', 2), lot('tile 1x2', 'ash', 2)];
+    expect(stockByColour(even, price).map((c) => c.colour)).toEqual(['ash', 'slate']);
   });
 });
 
@@ -50,6 +52,29 @@ describe('rare left-overs', () => {
       [el('brick 1x2', 'ash'), 9, 40],
       [el('gizmo', 'ash'), 0, null],
     ]));
+
+  it('as rare as one another: the fewer colours first, then the more pieces, then by name; what is not there is none', () => {
+    const even = [
+      lot('brick 1x4', 'ash', 2),
+      lot('brick 1x3', 'ash', 2),
+      lot('tile 1x2', 'ash', 9),
+      lot('plate 1x2', 'ash', 1),
+      lot('plate 1x3', 'ash', 0),
+      lot('plate 1x3', 'ash', -4),
+    ];
+    const made: Record<string, number> = { 'plate 1x2': 3, 'tile 1x2': 8, 'brick 1x4': 8, 'brick 1x3': 8 };
+    const list = rarestLots(
+      even,
+      (p) => made[p] ?? null,
+      () => 3,
+    );
+    expect(list.map((r) => r.element)).toEqual([
+      el('plate 1x2', 'ash'),
+      el('tile 1x2', 'ash'),
+      el('brick 1x3', 'ash'),
+      el('brick 1x4', 'ash'),
+    ]);
+  });
 
   it('are counted over all conditions', () =>
     expect(rare.find((r) => r.element === el('brick 1x2', 'ash'))?.qty).toBe(51));

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import {
+  added,
   allIn,
+  changed,
   donorAccount,
   entryFault,
   invertDiff,
@@ -8,7 +10,7 @@ import {
   overdrafts,
   type TypedRecord,
 } from '../ledger';
-import { asId, type BuildId, type CopyId } from '../shared/ids';
+import { asId, type BuildId, type CopyId, type EntryId } from '../shared/ids';
 import { between, seededRandom } from '../shared/random';
 import {
   did,
@@ -102,6 +104,55 @@ describe('a box that is handed on', () => {
       expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
       expect(overdrafts(bench.built.balances)).toEqual([]);
     }
+  });
+
+  it('that was unpacked in two goes is parted over both, and a go that is handed on whole leaves no entry', () => {
+    const bench = yard(3000, '+5 brick 1x2 ash from donor');
+    const first = bench.entries.find((e) => e.kind === 'unpack' && e.id.includes('Night'))!;
+    const second = {
+      ...first,
+      id: asId<EntryId>('unpack again'),
+      no: 90,
+      movements: first.movements.filter((m) => m.element === tile).map((m) => ({ ...m, qty: 4 })),
+    };
+    did(bench, { label: '', diff: added('entry', second) });
+    withBox(bench, 'Apart', { [ash]: 30 }, TEST_BUILD, 700);
+    const label = handed(bench).label;
+    const command = handed(bench);
+    const there = received(command.diff.added);
+    did(bench, command);
+    // Of twelve bricks five were used: seven go, and all twelve tiles.
+    expect(label).toBe('hand 19 of Night tram on');
+    expect(there.built.balances.total(donorAccount(there.boxes[0]!.id))).toBe(19);
+    const kept = bench.entries.filter(
+      (e) => e.kind === 'unpack' && e.movements.some((m) => m.to === donorAccount(BOX)),
+    );
+    expect(kept.flatMap((e) => e.movements.map((m) => [m.element, m.qty]))).toEqual([[ash, 5]]);
+    expect(bench.built.balances.total(donorAccount(BOX))).toBe(0);
+    expect(bench.entries.map(entryFault).filter(Boolean)).toEqual([]);
+    expect(bench.records.entry.has(second.id)).toBe(false);
+    // The box beside it is as it was.
+    expect(bench.built.balances.total(donorAccount(asId<CopyId>('box Apart')))).toBe(30);
+    expect(box(bench).price).toBe((3000 * 5) / 24);
+  });
+
+  it('is parted by worth where anything in it has one, and by pieces where nothing has', () => {
+    const worth = (each: number | null) => {
+      const bench = yard(2000);
+      const unpack = bench.entries.find((e) => e.kind === 'unpack' && e.id.includes('Night'))!;
+      const priced = unpack.movements.map((m) => ({ ...m, worth: m.element === ash ? each : null }));
+      did(bench, { label: '', diff: changed('entry', unpack, { movements: priced }) });
+      const { modifications } = bench;
+      const reading = readLine(bench, '+3 brick 1x2 ash from donor', {
+        modification: modifications[0]!,
+        planned: false,
+      });
+      did(bench, logLine(bench, reading, '', testSource('l')));
+      did(bench, handed(bench));
+      return box(bench).price;
+    };
+    // Three of twelve bricks, which are all that is worth anything; three of twenty pieces.
+    expect([worth(8), worth(null), worth(0)]).toEqual([500, 300, 300]);
   });
 
   it('is no matter of this bench beyond its own half: the other’s records do not come into its books', () => {

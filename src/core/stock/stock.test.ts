@@ -29,6 +29,7 @@ import {
   orderOfBuilds,
   proposeTrays,
   putAway,
+  rankBuilds,
   shareOut,
   StockIndex,
   takeFrom,
@@ -79,6 +80,72 @@ describe('moving and merging', () => {
     expect(invertDiff(diff).added).toContainEqual({ type: 'tray', record: tray('a') });
   });
 
+  it('plans follow in their order, each by what it takes of that lot, until what went is used up', () => {
+    const gone = lot(at('a'), 'brick 1x2', 'ash', 10);
+    const first = planTaking(at('a'), 'brick 1x2', 'ash', 6, 'p1');
+    const second = planTaking(at('a'), 'brick 1x2', 'ash', 6, 'p2');
+    const others = [
+      planTaking(at('a'), 'brick 1x2', 'slate', 3, 'p3'),
+      planTaking(at('c'), 'brick 1x2', 'ash', 3, 'p4'),
+      planTaking(at('a'), 'brick 1x2', 'ash', 1, 'p5'),
+    ];
+    const { diff, label } = moveStock(
+      [gone],
+      tray('b'),
+      [first, ...others.slice(0, 2), second, others[2]!],
+      testSource(),
+    );
+    expect(label).toBe('move 10 pieces to b');
+    expect(diff.changed.map((c) => c.to.id)).toEqual(['p1', 'p2']);
+    const froms = diff.changed.map((c) => (c.to as Entry).movements.map((m) => [m.from, m.qty]));
+    expect(froms).toEqual([
+      [[at('b'), 6]],
+      [
+        [at('b'), 4],
+        [at('a'), 2],
+      ],
+    ]);
+  });
+
+  it('plans of a tray that is merged are turned to the other, those that put into it too, and no others', () => {
+    const takes = planTaking(at('a'), 'tile 2x2', 'bark', 30, 'takes');
+    const puts = { ...planTaking(at('c'), 'tile 2x2', 'bark', 2, 'puts') };
+    const both: Entry = {
+      ...puts,
+      movements: [
+        ...puts.movements,
+        { ...puts.movements[0]!, from: sparesAccount(TEST_BUILD), to: at('a'), qty: 5 },
+      ],
+    };
+    const apart = planTaking(at('c'), 'brick 1x2', 'ash', 1, 'apart');
+    const rows = [lot(at('a'), 'tile 2x2', 'bark', 1), lot(at('c'), 'tile 2x2', 'bark', 8)];
+    const { diff, label } = mergeTrays(tray('a'), tray('b'), rows, [takes, both, apart], testSource());
+    expect(label).toBe('merge a into b');
+    // Only what lay in the first tray moves.
+    expect(entriesOf(diff).flatMap((e) => e.movements.map((m) => [m.from, m.to, m.qty]))).toEqual([
+      [at('a'), at('b'), 1],
+    ]);
+    expect(
+      diff.changed.map((c) => [c.to.id, (c.to as Entry).movements.map((m) => [m.from, m.to, m.qty])]),
+    ).toEqual([
+      ['takes', [[at('b'), takes.movements[0]!.to, 30]]],
+      [
+        'puts',
+        [
+          [at('c'), puts.movements[0]!.to, 2],
+          [sparesAccount(TEST_BUILD), at('b'), 5],
+        ],
+      ],
+    ]);
+  });
+
+  it('moves nothing that is not there, and says one piece as one', () => {
+    const lots = [lot(at('a'), 'brick 1x2', 'ash', 0), lot(at('a'), 'tile 2x2', 'bark', 1)];
+    const { diff, label } = moveStock(lots, tray('b'), [], testSource());
+    expect(label).toBe('move 1 piece to b');
+    expect(entriesOf(diff)[0]!.movements).toHaveLength(1);
+  });
+
   it('says nothing to do where nothing moves', () => {
     const { diff } = moveStock([lot(at('a'), 'brick 1x2', 'ash', 2)], tray('a'), [], testSource());
     expect(entriesOf(diff)).toEqual([]);
@@ -105,6 +172,60 @@ describe('counting in, lending, selling, binning', () => {
     expect(entryFault(entry!)).toBeUndefined();
     expect(entry!.movements[0]!.worth).toBe(how === 'sold' ? 7 : null);
     expect(after(rows, [entry!]).at(goneAccount(how), el('brick 1x2', 'ash'))).toBe(4);
+  });
+
+  it('takes nothing out that is not there, and says what was done with how many, to whom', () => {
+    const lots = [
+      { ...rows[0]!, qty: 4 },
+      { ...rows[0]!, element: el('tile 2x2', 'bark'), qty: 0 },
+    ];
+    const lent = takeFrom(lots, 'lent', 'Wren', null, testSource());
+    expect([lent.label, entriesOf(lent.diff)[0]!.movements.length]).toEqual(['lend 4 pieces: Wren', 1]);
+    expect(takeFrom([{ ...rows[0]!, qty: 1 }], 'broken', '', null, testSource()).label).toBe(
+      'write off as broken 1 piece',
+    );
+    expect(takeFrom(lots.slice(1), 'binned', '', null, testSource()).diff.added).toEqual([]);
+  });
+
+  it('has back the first of a loan’s lots first, only what was lent, and each kind by itself', () => {
+    const two = [
+      { ...rows[0]!, qty: 4 },
+      { ...rows[0]!, element: el('tile 2x2', 'bark'), qty: 3 },
+    ];
+    const [loan] = entriesOf(takeFrom(two, 'lent', 'Wren', null, testSource()).diff);
+    const sold = { ...loan!.movements[0]!, to: goneAccount('sold'), qty: 9 };
+    const back = giveBack({ ...loan!, movements: [sold, ...loan!.movements] }, 5, tray('b'), testSource('x'));
+    const [entry] = entriesOf(back.diff);
+    expect(back.label).toBe('have back 5 lent to Wren');
+    expect(entry!.movements.map((m) => [m.element, m.qty, m.to])).toEqual([
+      [el('brick 1x2', 'ash'), 4, at('b')],
+      [el('tile 2x2', 'bark'), 1, at('b')],
+    ]);
+    const still = (entries: Entry[]) =>
+      openLoans(entries).map((l) => l.movements.map((m) => [m.element, m.qty]));
+    expect(still([loan!, entry!])).toEqual([[[el('tile 2x2', 'bark'), 2]]]);
+    // What comes back without a loan, and what was never lent, closes none.
+    const stray = { ...entry!, id: asId<Entry['id']>('stray'), loan: null };
+    expect(still([loan!, stray])).toEqual([
+      [
+        [el('brick 1x2', 'ash'), 4],
+        [el('tile 2x2', 'bark'), 3],
+      ],
+    ]);
+  });
+
+  it('counts off what came back against the same loan alone, lot after lot of one kind', () => {
+    const lots = [
+      { ...rows[0]!, qty: 4 },
+      { ...rows[0]!, account: at('b'), qty: 2 },
+    ];
+    const [one] = entriesOf(takeFrom(lots, 'lent', 'Wren', null, testSource('one')).diff);
+    const [two] = entriesOf(takeFrom([{ ...rows[0]!, qty: 3 }], 'lent', 'Ada', null, testSource('two')).diff);
+    const [back] = entriesOf(giveBack(one!, 5, tray('b'), testSource('x')).diff);
+    expect(openLoans([one!, two!, back!]).map((l) => [l.note, l.movements.map((m) => m.qty)])).toEqual([
+      ['Wren', [1]],
+      ['Ada', [3]],
+    ]);
   });
 
   it('tells what is still out, loan by loan', () => {
@@ -151,6 +272,32 @@ describe('who gets the last four', () => {
     });
   });
 
+  it('is a contest only where two want it and it does not suffice', () => {
+    const of = (there: number, ...claims: ReturnType<typeof claim>[]) =>
+      contested(shareOut([lot(at('t'), 'brick 1x2', 'ash', there)], claims, [a, b])).length;
+    expect(of(5, claim(a, 3), claim(b, 3))).toBe(1);
+    expect(of(6, claim(a, 3), claim(b, 3))).toBe(0);
+    expect(of(1, claim(a, 3))).toBe(0);
+    expect(of(1, claim(a, 3), claim(a, 3))).toBe(0);
+  });
+
+  it('ranks builds as they were put, and writes only what changes', () => {
+    const ranked = rankBuilds([{ id: a, rank: 0 }], [b, a]);
+    expect(ranked.diff.added).toEqual([{ type: 'claimRank', record: { id: b, rank: 0 } }]);
+    expect(ranked.diff.changed).toMatchObject([{ from: { id: a, rank: 0 }, to: { id: a, rank: 1 } }]);
+    const twice = rankBuilds(
+      [
+        { id: b, rank: 0 },
+        { id: a, rank: 1 },
+      ],
+      [b, a],
+    );
+    expect([
+      ...twice.diff.added,
+      ...twice.diff.changed.filter((c) => c.from.id === b && 'rank' in c.to && c.to.rank !== 0),
+    ]).toEqual([]);
+  });
+
   it('gives out no more than there is, and no less than is wanted where it suffices', () =>
     fc.assert(
       fc.property(fc.array(fc.nat(9), { minLength: 1, maxLength: 6 }), fc.nat(30), (wants, there) => {
@@ -184,7 +331,11 @@ describe('who gets the last four', () => {
   it('claims come from plans, not from what-ifs, and only those of builds before count', () => {
     const plan = { ...planTaking(at('t'), 'brick 1x2', 'ash', 3), build: a };
     const dream = { ...plan, id: asId('w'), whatIf: asId('x') } as Entry;
-    const claims = claimsOf([plan, dream]);
+    const done = { ...plan, id: asId('d'), state: 'done' } as Entry;
+    const nobody = { ...plan, id: asId('n'), build: null } as Entry;
+    const spare = { ...planTaking(sparesAccount(a), 'brick 1x2', 'ash', 3), build: a };
+    expect(claimsOf([plan, { ...plan, id: asId('p2') }])).toMatchObject([{ build: a, qty: 6 }]);
+    const claims = claimsOf([plan, dream, done, nobody, spare]);
     expect(claims).toMatchObject([{ build: a, qty: 3 }]);
     expect(claimsIn(claims, [a, b], b)).toHaveLength(1);
     expect(claimsIn(claims, [b, a], b)).toEqual([]);

@@ -20,6 +20,36 @@ describe('a typed lot', () => {
     ['5 brick 1x2 b', 'which colour'],
   ])('%s: %s', (text, reason) => expect(read(text)).toMatchObject({ ok: false, reason: { reason } }));
 
+  it('wants a whole number in front, and a part that it can read', () => {
+    for (const text of [
+      'x5 brick 1x2 ash',
+      '5x brick 1x2 ash',
+      '1234567 brick 1x2 ash',
+      '',
+      '-5 brick 1x2 ash',
+    ])
+      expect([text, read(text)]).toMatchObject([text, { ok: false, reason: { reason: 'no quantity' } }]);
+    expect(read('5 thingummy')).toEqual({ ok: false, reason: { reason: 'no part', text: 'thingummy' } });
+    expect(read('5', false)).toEqual({ ok: false, reason: { reason: 'no part', text: '' } });
+    expect(read('  5,  brick 1x2 ,ash ')).toMatchObject({ ok: true, value: { qty: 5, colour: 'ash' } });
+  });
+
+  it('names a few colours where the beginning fits several, and takes the one that is exactly it', () => {
+    const answer = read('5 brick 1x2 b');
+    const fits = PALETTE.filter((c) => c.id.startsWith('b')).map((c) => c.id);
+    expect(answer).toEqual({
+      ok: false,
+      reason: { reason: 'which colour', text: 'b', choices: fits.slice(0, 6) },
+    });
+    const longer = PALETTE.find((c) => PALETTE.some((d) => d !== c && d.id.startsWith(c.id)));
+    const own = [...PALETTE, { ...PALETTE[0]!, id: `${PALETTE[1]!.id}-pale` as (typeof PALETTE)[0]['id'] }];
+    expect(readTypedLot(`2 brick 1x2 ${PALETTE[1]!.id}`, own)).toMatchObject({
+      ok: true,
+      value: { colour: PALETTE[1]!.id },
+    });
+    if (longer) expect(read(`2 brick 1x2 ${longer.id}`)).toMatchObject({ value: { colour: longer.id } });
+  });
+
   it('may leave the colour out where it is not needed', () =>
     expect(read('8 wheel 2x2', false)).toMatchObject({
       ok: true,
