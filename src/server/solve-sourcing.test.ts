@@ -3,6 +3,7 @@ import { planSchema, type Problem } from '@/core/sourcing';
 import { PROBLEM } from '@/core/shared/bounds';
 import { faultsOf, randomProblem } from '@/core/testing/sourcing';
 import { solveSourcing, solveRequest } from './solve-sourcing';
+import { FoundPlans } from './threads/found-plans';
 import { MOST_THREADS, threadCount } from './threads/solver-pool';
 
 const bytes = (value: unknown) => new TextEncoder().encode(JSON.stringify(value));
@@ -69,6 +70,39 @@ describe('solving keeps nobody else waiting', () => {
     const plans = [1, 2].map(() => solveSourcing(problem, { iterations: 80, seed: 5 }));
     const [one, two] = await Promise.all(plans);
     expect(one).toEqual(two);
+  });
+
+  it('a problem that is asked again goes on from what it had: never worse, with less time too', async () => {
+    const problem = randomProblem(11, 160, 60);
+    const ask = async (wish: Problem, options: object, known: FoundPlans) => {
+      const done = await solveRequest(bytes({ problem: wish, options }), {}, known);
+      if (!done.ok) throw new Error(JSON.stringify(done.reason));
+      return done.value;
+    };
+    const known = new FoundPlans();
+    const long = await ask(problem, { seconds: 2.5, seed: 3 }, known);
+    const costs: number[] = [];
+    const short = { seconds: 0.2, seed: 7 };
+    const listener = { onProgress: ({ cost }: { cost: number }) => void costs.push(cost) };
+    const again = await solveRequest(bytes({ problem, options: short }), listener, known);
+    expect(again).toMatchObject({ ok: true });
+    if (!again.ok) return;
+    expect(again.value.cost).toBeLessThanOrEqual(long.cost);
+    expect(again.value.floor).toBeGreaterThanOrEqual(long.floor);
+    // What was found is told at once.
+    expect(costs[0]).toBe(long.cost);
+    expect(faultsOf(problem, again.value)).toEqual([]);
+    // Another problem begins afresh, and steps by number come out as if nothing had been asked.
+    const dearer = {
+      ...problem,
+      sellers: problem.sellers.map((s) => ({
+        ...s,
+        offers: s.offers.map((o) => ({ ...o, price: o.price + 1 })),
+      })),
+    };
+    expect(faultsOf(dearer, await ask(dearer, short, known))).toEqual([]);
+    const steps = { iterations: 40, seed: 5 };
+    expect(await ask(problem, steps, known)).toEqual(await ask(problem, steps, new FoundPlans()));
   });
 
   it('lots in a tangle end in their time with a lawful plan', async () => {

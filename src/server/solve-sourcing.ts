@@ -1,9 +1,9 @@
-import type { BuyingPlan, Problem, Saved } from '@/core/sourcing';
-import { scoreOf } from '@/core/sourcing';
+import type { BuyingPlan, Problem } from '@/core/sourcing';
 import { PROBLEM } from '@/core/shared/bounds';
 import { fail, ok, type Result } from '@/core/shared/result';
 import type { Asked, FromThread, ReadOptions, RequestFault, Role } from '@/workers/sourcing/messages';
 import { rolesFor } from '@/workers/sourcing/roles';
+import { FoundPlans, isBetterPlan, type FoundPlan } from './threads/found-plans';
 import { MOST_THREADS, solverLine, startJob, type Job } from './threads/solver-pool';
 
 export type SourcingOptions = ReadOptions;
@@ -35,11 +35,13 @@ const READ_SECONDS = 30;
  * Solves a buying plan problem in threads beside the server: one reads and checks the request, then one searches, and one
  * tries donor boxes or solves the linear model whole. What one finds the others take up. Ends when it is proven, when the
  * time is over, or when it is stopped; the best plan so far is always kept. Solves wait for one another, so that there
- * are never more threads at work than cores.
+ * are never more threads at work than cores. A problem that was asked before goes on from the best plan it had; one
+ * that is solved by a number of steps does not, so that it comes out alike every time.
  */
 export async function solveRequest(
   bytes: Uint8Array,
   listener: SourcingListener = {},
+  known: FoundPlans = foundBefore,
 ): Promise<Result<BuyingPlan, SourcingFault>> {
   const leave = await solverLine.enter(listener.signal, listener.onPlace);
   if (!leave) return fail({ fault: listener.signal?.aborted ? 'stopped' : 'busy' });
@@ -51,29 +53,41 @@ export async function solveRequest(
     const began = Date.now();
     const read = await readRequest(asked, listener.signal);
     if (read.fault) return fail(read.fault);
+    const print = read.options.iterations ? null : read.print;
     const solve = new Solve(asked, read.offers, read.options, began, listener);
     working = solve.released;
-    return ok(await solve.run());
+    const plan = await solve.run(print === null ? undefined : known.get(print));
+    if (print !== null && solve.found) known.keep(print, solve.found);
+    return ok(plan);
   } finally {
     // The next in the line goes on when the threads are free, the answer is given before.
     void (working ?? Promise.resolve()).then(leave);
   }
 }
 
-/** The same for a problem that is at hand, for benchmarks and tests. */
+const foundBefore = new FoundPlans();
+
+/** The same for a problem that is at hand, as if it had never been asked: for benchmarks and tests. */
 export async function solveSourcing(
   problem: Problem,
   options: SourcingOptions = {},
   listener: SourcingListener = {},
 ): Promise<BuyingPlan> {
-  const done = await solveRequest(new TextEncoder().encode(JSON.stringify({ problem, options })), listener);
+  const bytes = new TextEncoder().encode(JSON.stringify({ problem, options }));
+  const done = await solveRequest(bytes, listener, new FoundPlans());
   if (!done.ok) throw new Error(JSON.stringify(done.reason));
   return done.value;
 }
 
 type ReadAnswer =
   | { readonly fault: SourcingFault }
-  | { readonly fault: null; readonly offers: number; readonly options: ReadOptions };
+  | {
+      readonly fault: null;
+      readonly offers: number;
+      readonly options: ReadOptions;
+      /** The problem in short, its options left out: the same text has the same print. */
+      readonly print: string;
+    };
 
 function readRequest(asked: Asked, signal: AbortSignal | undefined): Promise<ReadAnswer> {
   return new Promise((finish) => {
@@ -97,7 +111,7 @@ function readRequest(asked: Asked, signal: AbortSignal | undefined): Promise<Rea
 
 /** One solve: its threads, what they have found, and how it ends. */
 class Solve {
-  private best: { saved: Saved; plan: BuyingPlan; whole: boolean } | null = null;
+  private best: Omit<FoundPlan, 'floor'> | null = null;
   private floor = 0;
   private proven = false;
   private ended = false;
@@ -121,7 +135,13 @@ class Solve {
     this.seconds = options.seconds ?? usual;
   }
 
-  async run(): Promise<BuyingPlan> {
+  /** Its best plan with the floor, for the next who asks. */
+  get found(): FoundPlan | null {
+    return this.best && { ...this.best, floor: this.floor };
+  }
+
+  /** @param before  what an earlier solve of the same problem had found */
+  async run(before: FoundPlan | undefined): Promise<BuyingPlan> {
     const over = new Promise<void>((finish) => (this.finish = finish));
     const left = this.began + this.seconds * 1000 - Date.now();
     this.timer = setTimeout(this.end, Math.max(0, left) + PATIENCE_MS);
@@ -129,9 +149,18 @@ class Solve {
     this.jobs = this.roles().map((role, i) => this.startRole(role, i));
     this.busy = new Set(this.jobs);
     for (const job of this.jobs) job.hear((message) => this.hear(job, message));
+    if (before) this.goOnFrom(before);
     if (this.listener.signal?.aborted) this.stop();
     await over;
     return this.plan();
+  }
+
+  private goOnFrom(before: FoundPlan): void {
+    this.best = before;
+    this.floor = before.floor;
+    for (const job of this.busy) job.say({ say: 'adopt', saved: before.saved });
+    this.report();
+    if (this.isClosed) this.end();
   }
 
   private roles(): readonly Role[] {
@@ -148,7 +177,7 @@ class Solve {
   private hear(job: Job, message: FromThread): void {
     if (message.say === 'done') this.busy.delete(job);
     if (this.ended) return;
-    if (message.say === 'better' && (!this.best || isBetter(message, this.best))) {
+    if (message.say === 'better' && (!this.best || isBetterPlan(message, this.best))) {
       this.best = message;
       for (const other of this.busy) if (other !== job) other.say({ say: 'adopt', saved: message.saved });
       this.report();
@@ -209,17 +238,6 @@ class Solve {
     return { ...plan, status: closed ? 'optimal' : 'bestSoFar', floor };
   }
 }
-
-interface Told {
-  readonly saved: Saved;
-  readonly plan: BuyingPlan;
-  readonly whole: boolean;
-}
-
-const isBetter = (a: Told, b: Told): boolean =>
-  scoreOf(a.saved) < scoreOf(b.saved) ||
-  (scoreOf(a.saved) === scoreOf(b.saved) &&
-    ((a.whole && !b.whole) || (a.whole === b.whole && a.plan.floor > b.plan.floor)));
 
 /** What there is to say when the time was over before any plan was made: it was given up, and nothing is bought. */
 const NOTHING: BuyingPlan = {

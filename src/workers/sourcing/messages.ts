@@ -89,7 +89,14 @@ export type ToThread =
 
 export type FromThread =
   | { readonly say: 'read'; readonly fault: RequestFault }
-  | { readonly say: 'read'; readonly fault: null; readonly offers: number; readonly options: ReadOptions }
+  | {
+      readonly say: 'read';
+      readonly fault: null;
+      readonly offers: number;
+      readonly options: ReadOptions;
+      /** SHA-256 of the problem's text, its options left out. */
+      readonly print: string;
+    }
   | {
       readonly say: 'better';
       readonly saved: Saved;

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { parentPort, receiveMessageOnPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
 import { cheapestEach } from '@/core/sourcing/by-hand';
@@ -268,10 +269,19 @@ function read(task: ReadTask): void {
   const tell = (message: FromThread) => task.port.postMessage(message);
   const read = requestFault(task);
   if ('problem' in read)
-    tell({ say: 'read', fault: null, offers: offersIn(read.problem), options: read.options });
+    tell({
+      say: 'read',
+      fault: null,
+      offers: offersIn(read.problem),
+      options: read.options,
+      print: printOf(read.problem),
+    });
   else tell({ say: 'read', fault: read });
   tell({ say: 'done' });
 }
+
+const printOf = (problem: Problem): string =>
+  createHash('sha256').update(JSON.stringify(problem)).digest('hex');
 
 const offersIn = (problem: Problem): number => problem.sellers.reduce((n, s) => n + s.offers.length, 0);
 
