@@ -3,22 +3,9 @@ import { PALETTE } from '../colour';
 import { TABLE } from '../shared/bounds';
 import type { ColourId } from '../shared/ids';
 import { el } from '../testing/world';
-import { aliasKey, guessColumns, readDelimited, readRows, type ColumnRole, type Purpose } from './index';
+import { rowsIn, tableOf } from '../testing/tables';
+import { aliasKey, guessColumns, readRows, type ColumnRole, type Purpose } from './index';
 
-const tableOf = (text: string) => {
-  const read = readDelimited(text);
-  if (!read.ok) throw new Error(JSON.stringify(read.reason));
-  return read.value;
-};
-const read = (text: string, purpose: Purpose = 'set', aliases = new Map<string, ColourId>()) => {
-  const table = tableOf(text);
-  return readRows(table, {
-    purpose,
-    roles: guessColumns(table, purpose, PALETTE),
-    palette: PALETTE,
-    aliases,
-  });
-};
 /** One row under roles that are said, so that no guess comes between. */
 const row = (cells: Partial<Record<ColumnRole, string>>, purpose: Purpose = 'set') => {
   const roles = Object.keys(cells) as ColumnRole[];
@@ -209,7 +196,7 @@ describe('names, extras and places', () => {
     const table = { heading: null, rows: [['brick 1x2'], ['brick 1x3']], lines: [], columns: 1 };
     const lines = readRows(table, { purpose: 'set', roles: ['name'], palette: PALETTE, aliases: new Map() });
     expect(lines.map((r) => r.line)).toEqual([1, 2]);
-    expect(read('part,colour,qty\n\nbrick 1x2,ash,2')[0]!.line).toBe(3);
+    expect(rowsIn('part,colour,qty\n\nbrick 1x2,ash,2')[0]!.line).toBe(3);
   });
 });
 

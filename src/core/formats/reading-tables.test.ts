@@ -1,19 +1,9 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { PALETTE } from '../colour';
 import { asId, type ColourId } from '../shared/ids';
 import { el } from '../testing/world';
-import { aliasKey, guessColumns, readDelimited, readRows, writeCsv, type Purpose } from './index';
-
-const table = (text: string) => {
-  const read = readDelimited(text);
-  if (!read.ok) throw new Error(JSON.stringify(read.reason));
-  return read.value;
-};
-const rows = (text: string, purpose: Purpose = 'set', aliases = new Map<string, ColourId>()) => {
-  const t = table(text);
-  return readRows(t, { purpose, roles: guessColumns(t, purpose, PALETTE), palette: PALETTE, aliases });
-};
+import { rowsIn } from '../testing/tables';
+import { aliasKey, readDelimited, writeCsv } from './index';
 
 describe('tables as people have them', () => {
   it.each([
@@ -30,20 +20,20 @@ describe('tables as people have them', () => {
       '\n\nimage,PartName,Colour ID,Colour,Qty,Weight\n\nx.png,plate 1x3,77,chalk,2,0.3\n\n',
     ],
   ])('%s', (_, text) =>
-    expect(rows(text)[0]).toMatchObject({ element: el('plate 1x3', 'chalk'), qty: 2, faults: [] }),
+    expect(rowsIn(text)[0]).toMatchObject({ element: el('plate 1x3', 'chalk'), qty: 2, faults: [] }),
   );
 
   it('reads thousands and decimal commas by column', () => {
-    expect(rows('part,colour,qty\nbrick 1x2,ash,"1,200"')[0]!.qty).toBe(1200);
-    expect(rows('part;colour;qty\nbrick 1x2;ash;1.200')[0]!.qty).toBe(1200);
-    expect(rows('part;colour;price new;price used\nbrick 1x2;ash;0,12;€ 0,08', 'prices')[0]).toMatchObject({
+    expect(rowsIn('part,colour,qty\nbrick 1x2,ash,"1,200"')[0]!.qty).toBe(1200);
+    expect(rowsIn('part;colour;qty\nbrick 1x2;ash;1.200')[0]!.qty).toBe(1200);
+    expect(rowsIn('part;colour;price new;price used\nbrick 1x2;ash;0,12;€ 0,08', 'prices')[0]).toMatchObject({
       newPrice: 12,
       usedPrice: 8,
     });
   });
 
   it('says on which line a fault is, and what it is', () => {
-    const read = rows(
+    const read = rowsIn(
       'part,colour,qty\nbrick 1x2,ash,2\nbrick 1x2,puce,2\n,ash,1\nbrick 1x2,ash,two\nbrick 1x2,ash,\nbrick 1x2,,3\nbrick 1x2,ash,2.5',
     );
     expect(read.map((r) => [r.line, r.faults.map((f) => f.fault)])).toEqual([
@@ -58,28 +48,28 @@ describe('tables as people have them', () => {
   });
 
   it('takes everyday words for the colour that looks most like them, and says so', () => {
-    const read = rows('part,colour,qty\nbrick 1x2,dark grey,2\nbrick 1x2,White,1\nbrick 1x2 light blue,,1');
+    const read = rowsIn('part,colour,qty\nbrick 1x2,dark grey,2\nbrick 1x2,White,1\nbrick 1x2 light blue,,1');
     expect(read.map((r) => [r.element, r.faults, r.notes.map((n) => n.note)])).toEqual([
       [el('brick 1x2', 'slate'), [], ['everyday colour']],
       [el('brick 1x2', 'chalk'), [], ['everyday colour']],
       [null, [{ fault: 'no colour' }], expect.anything()],
     ]);
-    expect(rows('part,qty\nbrick 1x2 dark red,2')[0]!.element).toBe(el('brick 1x2', 'berry'));
+    expect(rowsIn('part,qty\nbrick 1x2 dark red,2')[0]!.element).toBe(el('brick 1x2', 'berry'));
   });
 
   it('remembers a colour that a person matched', () => {
     const aliases = new Map([[aliasKey(' Old  GREY'), asId<ColourId>('dove')]]);
-    expect(rows('part,colour,qty\nbrick 1x2,old grey,2', 'set', aliases)[0]!.element).toBe(
+    expect(rowsIn('part,colour,qty\nbrick 1x2,old grey,2', 'set', aliases)[0]!.element).toBe(
       el('brick 1x2', 'dove'),
     );
   });
 
   it('takes own parts with trays and conditions, sets with zones and extras', () => {
-    expect(rows('part,colour,qty,drawer,condition\nbrick 1x2,ash,2,C4,Used', 'stock')[0]).toMatchObject({
+    expect(rowsIn('part,colour,qty,drawer,condition\nbrick 1x2,ash,2,C4,Used', 'stock')[0]).toMatchObject({
       tray: 'C4',
       condition: 'used',
     });
-    expect(rows('part,colour,qty,zone,extra\nbrick 1x2,ash,2,Tower,yes')[0]).toMatchObject({
+    expect(rowsIn('part,colour,qty,zone,extra\nbrick 1x2,ash,2,Tower,yes')[0]).toMatchObject({
       zone: 'Tower',
       extra: true,
     });
@@ -99,7 +89,7 @@ describe('tables as people have them', () => {
   });
 
   it('takes hostile names as plain text', () => {
-    const read = rows(
+    const read = rowsIn(
       'part,colour,qty\n"<img src=x onerror=alert(1)>",ash,2\n"=HYPERLINK(1)",ash,1\n"‮gnirts 🧱",ash,1',
     );
     expect(read.every((r) => r.faults.length === 0 && r.notes[0]?.note === 'name kept as written')).toBe(

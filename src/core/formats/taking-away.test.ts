@@ -26,6 +26,7 @@ import {
   type PartId,
   type PoolModelId,
 } from '../shared/ids';
+import { rowsIn } from '../testing/tables';
 import {
   BUILD,
   BUILT,
@@ -42,25 +43,14 @@ import {
 } from '../testing/world';
 import {
   modFileDiff,
-  guessColumns,
   inventoryTable,
   makeModFile,
   modFileSchema,
-  readDelimited,
   readModFile,
-  readRows,
   sparesTable,
   worklogTable,
   writeCsv,
 } from './index';
-
-/** What Evarn reads of its own list. */
-const rows = (text: string) => {
-  const read = readDelimited(text);
-  if (!read.ok) throw new Error(JSON.stringify(read.reason));
-  const roles = guessColumns(read.value, 'set', PALETTE);
-  return readRows(read.value, { purpose: 'set', roles, palette: PALETTE, aliases: new Map() });
-};
 
 const world = (entries: readonly Entry[]): RecordSet =>
   applyDiff(
@@ -97,8 +87,8 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     const built = { ...file, books: log.built };
     const csv = writeCsv(inventoryTable(built));
     expect(sum(csv, 'quantity')).toBe(log.built.figures({ of: 'build' }).onModel);
-    expect(rows(csv).reduce((s, r) => s + r.qty, 0)).toBe(log.built.figures({ of: 'build' }).onModel);
-    expect(rows(csv).flatMap((r) => r.faults)).toEqual([]);
+    expect(rowsIn(csv).reduce((s, r) => s + r.qty, 0)).toBe(log.built.figures({ of: 'build' }).onModel);
+    expect(rowsIn(csv).flatMap((r) => r.faults)).toEqual([]);
     expect(sum(writeCsv(sparesTable(built)), 'quantity')).toBe(log.built.figures({ of: 'build' }).sparesLeft);
   });
 
