@@ -1,73 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { averageReadings, type LabD65 } from '../colour';
-import { entryFault, overdrafts } from '../ledger';
-import { modelAccount, stockAccount, type Grade } from '../places';
+import { averageReadings } from '../colour';
+import { added, entryFault, overdrafts } from '../ledger';
 import type { Reading } from '../records';
-import { asId, type ColourId, type ExposureId } from '../shared/ids';
-import { did, makeWorkbench, TEST_TRAY, testSource, used, zoneId } from '../testing/workbench';
-import { el } from '../testing/world';
-import { deleteEntries, type Workbench } from '../workbench';
-import { standingPlan } from './standing-plan';
+import { asId, type ExposureId } from '../shared/ids';
+import { aged, brick, HULL, hull, readLot, TRAY } from '../testing/faded';
+import { did, makeWorkbench, testSource, used, zoneId } from '../testing/workbench';
+import type { Workbench } from '../workbench';
+import { fadingByZone, thresholdsOf } from './fading';
 import { compareOptions, type FadingOptionName } from './fading-options';
-import { endWhitening, startWhitening, USUAL_WHITENING, whiteningShare } from './whitening';
-import { fadingByZone, thresholdsOf, Ages } from './fading';
-import { findingState, growth, inMillimetres, workOnFinding, answerFinding } from '../inspection';
-import { keepReading, trustReading } from './read-colour';
 import { planFadingOption } from './plan-fading-option';
-import { added } from '../ledger';
-import { FINDING_KINDS, type Finding } from '../records';
+import { keepReading, trustReading } from './read-colour';
 
 const source = testSource();
-const HULL = modelAccount(zoneId('Hull'));
-const TRAY = stockAccount(TEST_TRAY);
-const brick = el('brick 2x4', 'chalk');
-const chalk = (workbench: Workbench) => workbench.colour(asId('chalk'))!.lab;
-/** Chalk yellowed by so much. */
-const aged = (workbench: Workbench, by: number): LabD65 => {
-  const c = chalk(workbench);
-  return { l: c.l - by * 0.25, a: c.a + by * 0.1, b: c.b + by, white: 'D65' };
-};
-const read = (
-  workbench: Workbench,
-  account: typeof HULL,
-  element: typeof brick,
-  qty: number,
-  by: number,
-  g = used,
-) => {
-  const measured = {
-    account,
-    element,
-    grade: g,
-    qty,
-    lab: aged(workbench, by),
-    spread: 0.2,
-    count: 5,
-    how: 'meter' as const,
-    made: 'test',
-    trusted: true,
-    doubt: '',
-  };
-  const kept = keepReading(workbench, measured, source);
-  if (!kept.ok) throw new Error(JSON.stringify(kept.reason));
-  return did(workbench, kept.value);
-};
-
-/** A hull of twenty bricks: twelve a little yellow, five more so, three nearly new; own parts with ten of the same age. */
-function hull(): Workbench {
-  const workbench = makeWorkbench({
-    zones: { Hull: ['20 brick 2x4 chalk', '6 brick 1x2 chalk'] },
-    stock: ['10 brick 2x4 chalk'],
-    prices: ['brick 2x4 chalk 30', 'brick 1x2 chalk 9'],
-  });
-  for (const [qty, by] of [
-    [12, 8],
-    [5, 17],
-    [3, 0.5],
-  ] as const)
-    read(workbench, HULL, brick, qty, by);
-  return read(workbench, TRAY, brick, 10, 8.6);
-}
 
 describe('readings in the books', () => {
   it('a reading names a batch, and the pieces go into its grade without counting anywhere', () => {
@@ -145,7 +89,7 @@ describe('fading by zone', () => {
 
   it('evenly aged looks right: the spread is nought though all are far from new', () => {
     const workbench = makeWorkbench({ zones: { Hull: ['20 brick 2x4 chalk'] } });
-    read(workbench, HULL, brick, 20, 12);
+    readLot(workbench, HULL, brick, 20, 12);
     expect(fadingByZone(workbench)[0]).toMatchObject({ largest: 0, typical: 0 });
     expect(fadingByZone(workbench)[0]!.fromNew).toBeGreaterThan(5);
     expect(compareOptions(workbench, zoneId('Hull'), asId('chalk'))).toMatchObject({
@@ -219,20 +163,6 @@ describe('the options', () => {
     expect(workbench.planned.figures({ of: 'build' })).toMatchObject({ renewed: 8, outOfPocket: 0 });
   });
 
-  it('whitening goes by what was recorded, and by the usual before that', () => {
-    const workbench = hull();
-    expect(whiteningShare(workbench, new Ages(workbench))).toBe(USUAL_WHITENING);
-    const zone = fadingByZone(workbench)[0]!;
-    const yellow = zone.batches.find((b) => b.qty === 5)!;
-    did(workbench, startWhitening(workbench, yellow, 5, '', source));
-    const [begun] = workbench.records.whitening.values();
-    read(workbench, HULL, brick, 5, 17 / 2, yellow.grade as Grade);
-    did(workbench, endWhitening(begun!, 'R5', source));
-    const share = whiteningShare(workbench, new Ages(workbench));
-    expect(share).toBeGreaterThan(0.3);
-    expect(share).toBeLessThan(0.6);
-  });
-
   it('nothing read, nothing to compare', () =>
     expect(
       compareOptions(
@@ -241,73 +171,6 @@ describe('the options', () => {
         asId('chalk'),
       ),
     ).toBeUndefined());
-});
-
-describe('findings', () => {
-  const finding = (more: Partial<Finding>): Finding => ({
-    id: asId('f1'),
-    build: asId('build'),
-    kind: 'mismatch',
-    zone: zoneId('Hull'),
-    lots: [{ element: brick, qty: 2 }],
-    to: el('brick 2x4', 'ash'),
-    note: 'two greys in one wall',
-    matters: 2,
-    photo: null,
-    modification: null,
-    answer: null,
-    how: '',
-    dropped: false,
-    at: '',
-    ...more,
-  });
-
-  it('become a modification with their entries, and close when it is done', () => {
-    const workbench = makeWorkbench({
-      zones: { Hull: ['20 brick 2x4 chalk'] },
-      prices: ['brick 2x4 ash 20'],
-    });
-    did(workbench, { label: '', diff: added('finding', finding({})) });
-    const now = () => workbench.records.finding.get('f1')!;
-    expect(findingState(now(), workbench.entries)).toBe('open');
-    did(workbench, workOnFinding(workbench, now(), source));
-    expect(workbench.modifications.map((m) => m.title)).toEqual(['two greys in one wall']);
-    expect(findingState(now(), workbench.entries)).toBe('planned');
-    const [planned] = workbench.entries.filter((e) => e.state === 'planned');
-    expect(planned).toMatchObject({ kind: 'recolour', why: 'mismatch' });
-    did(workbench, {
-      label: '',
-      diff: {
-        added: [],
-        removed: [],
-        changed: [{ type: 'entry', from: planned!, to: { ...planned!, state: 'done' } }],
-      },
-    });
-    expect(findingState(now(), workbench.entries)).toBe('closed');
-  });
-
-  it('every kind has its work, or none where it must stay', () => {
-    for (const kind of FINDING_KINDS) {
-      const workbench = makeWorkbench({ zones: { Hull: ['20 brick 2x4 chalk yellowed'] } });
-      const f = finding({ kind, to: kind === 'mismatch' ? el('brick 2x4', 'ash') : null });
-      did(workbench, { label: '', diff: added('finding', f) });
-      if (kind === 'keep' || kind === 'function') {
-        expect(findingState(f, [])).toBe('kept');
-        did(workbench, answerFinding(f, 'there'));
-        expect(workbench.records.finding.get('f1')!.answer).toBe('there');
-      } else {
-        const work = workOnFinding(workbench, f, source);
-        expect([kind, work.entries.length, work.problems]).toEqual([kind, 1, []]);
-      }
-    }
-    expect(findingState(finding({ dropped: true }), [])).toBe('dropped');
-  });
-});
-
-it('sizes are in studs and bricks, shown in millimetres', () => {
-  const size = { length: 40, width: 16.5, height: 12 + 1 / 3 };
-  expect(inMillimetres(size)).toEqual({ length: 320, width: 132, height: 118.4 });
-  expect(growth({ length: 40, width: 16, height: 10 }, size)).toMatchObject({ length: 0, width: 0.5 });
 });
 
 it('an average that is kept says how sure it is', () =>
@@ -321,8 +184,8 @@ describe('the limit of what is left alone', () => {
         zones: { Hull: ['20 brick 2x4 chalk'] },
         prices: ['brick 2x4 chalk 30'],
       });
-      read(workbench, HULL, brick, 12, 0.1);
-      read(workbench, HULL, brick, 8, 0.1 + by);
+      readLot(workbench, HULL, brick, 12, 0.1);
+      readLot(workbench, HULL, brick, 8, 0.1 + by);
       const report = compareOptions(workbench, zoneId('Hull'), asId('chalk'))!;
       const leave = report.options.find((s) => s.name === 'leave')!;
       expect(report.limit).toBe(thresholdsOf(workbench)[1]);
@@ -330,22 +193,5 @@ describe('the limit of what is left alone', () => {
       if (leave.largest >= report.limit && leave.largest < 2 * report.limit) between++;
     }
     expect(between).toBeGreaterThan(0);
-  });
-});
-
-describe('a plan that stands', () => {
-  it('is told with its pieces, for its zone and colour alone, until it is dropped', () => {
-    const workbench = hull();
-    const colour = asId<ColourId>('chalk');
-    const report = compareOptions(workbench, zoneId('Hull'), colour)!;
-    expect(standingPlan(workbench, zoneId('Hull'), colour)).toBeUndefined();
-    const chosen = report.options.find((o) => o.name === 'all new')!;
-    did(workbench, planFadingOption(workbench, report, chosen, source));
-    const standing = standingPlan(workbench, zoneId('Hull'), colour)!;
-    expect(standing.pieces).toBe(chosen.comesIn.reduce((s, p) => s + p.qty, 0));
-    expect(standingPlan(workbench, zoneId('Hull'), asId<ColourId>('ash'))).toBeUndefined();
-    expect(standingPlan(workbench, workbench.rootZone.id, colour)).toBeUndefined();
-    did(workbench, deleteEntries(standing.entries));
-    expect(standingPlan(workbench, zoneId('Hull'), colour)).toBeUndefined();
   });
 });
