@@ -1,7 +1,6 @@
-import { gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import * as z from 'zod';
-import { answer, packedAnswer, readBody, readJson, refuse } from './http';
+import { answer, readBody, readJson, refuse } from './http';
 
 const post = (body: BodyInit, headers: Record<string, string> = {}) =>
   new Request('http://127.0.0.1/x', { method: 'POST', body, headers });
@@ -57,28 +56,4 @@ it('answers have one form', async () => {
   expect(await answer({ a: 1 }).json()).toEqual({ ok: true, value: { a: 1 } });
   const refused = refuse(409, 'why');
   expect([refused.status, await refused.json()]).toEqual([409, { ok: false, reason: 'why' }]);
-});
-
-describe('answers that are long', () => {
-  const long = { list: Array.from({ length: 20_000 }, (_, n) => `entry ${n}`) };
-  const get = (path: string, accept?: string) =>
-    packedAnswer(new Request(`http://127.0.0.1${path}`, { headers: accept ? { accept } : {} }), long);
-
-  it.each([
-    ['/x', 'application/gzip, application/json', 'application/gzip'],
-    ['/x?packed', undefined, 'application/gzip'],
-    ['/x', 'application/json', 'application/json'],
-    ['/x', undefined, 'application/json'],
-  ])('%s, accepting %s, comes as %s and says the same', async (path, accept, type) => {
-    const response = await get(path, accept);
-    expect(response.headers.get('content-type')).toBe(type);
-    const bytes = Buffer.from(await response.arrayBuffer());
-    const text = type === 'application/gzip' ? gunzipSync(bytes) : bytes;
-    expect(JSON.parse(text.toString())).toEqual({ ok: true, value: long });
-  });
-
-  it('are not packed where that is not worth it', async () => {
-    const response = await packedAnswer(new Request('http://127.0.0.1/x?packed'), 'short');
-    expect(response.headers.get('content-type')).toBe('application/json');
-  });
 });

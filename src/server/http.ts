@@ -36,13 +36,9 @@ export async function packedAnswer(
 const PACKED = 'application/gzip';
 const FRESH = { 'cache-control': 'no-store', vary: 'accept' };
 
-/**
- * True of a page that unpacks answers itself: it says so by what it accepts, or in the address, where the browser asks for
- * it and sets that by itself.
- */
+/** True of a page that unpacks answers itself. */
 export const takesPacked = (request: Request): boolean =>
-  (request.headers.get('accept')?.includes(PACKED) ?? false) ||
-  new URL(request.url).searchParams.has('packed');
+  request.headers.get('accept')?.includes(PACKED) ?? false;
 
 /** An answer that is packed already. */
 export const packedBytes = (

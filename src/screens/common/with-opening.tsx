@@ -1,7 +1,6 @@
 'use client';
 
 import { startTransition, useEffect, useState, type ComponentType } from 'react';
-import { preload } from 'react-dom';
 import type { BuildSnapshot } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import { Button } from '@/ui/button';
@@ -9,8 +8,6 @@ import { ask } from '../sending/answers';
 
 /** What a page opens a build with: all of it, or, where its log is long, its name; the page then asks for the rest. */
 export type Opening = BuildSnapshot | { readonly later: BuildId; readonly name: string };
-
-const booksOf = (build: BuildId): string => `/api/builds/${build}/snapshot?packed`;
 
 /** A screen of a build that can also be opened before its books are there. */
 export const withOpening = <More extends object = object>(
@@ -21,12 +18,10 @@ export const withOpening = <More extends object = object>(
     const later = 'later' in opening ? opening : null;
     const [got, setGot] = useState<BuildSnapshot | 'failed' | null>('later' in opening ? null : opening);
     const [tries, setTries] = useState(0);
-    // The browser asks for the books with the page's scripts, and not after them.
-    if (later) preload(booksOf(later.later), { as: 'fetch', crossOrigin: 'anonymous' });
     useEffect(() => {
       if (!later) return;
       let there = true;
-      void ask<BuildSnapshot>(booksOf(later.later)).then(
+      void ask<BuildSnapshot>(`/api/builds/${later.later}/snapshot`).then(
         // A long log takes a while to draw: the page goes on answering meanwhile.
         (s) => there && startTransition(() => setGot(s ?? 'failed')),
       );
