@@ -1,8 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { takeTally } from '@/core/ledger';
-import { standsOnPlot } from '@/core/fit';
+import { rulesNow } from '@/core/brief';
+import { plotOf, standsOnPlot, whatSticksOut } from '@/core/fit';
 import { alternativesFor, auditColours, registerOf, withKnowledge, type Register } from '@/core/mismatch';
 import { needOf } from '@/core/need';
+import { restsOnRough } from '@/core/stock';
 import type { BuildId, PartId } from '@/core/shared/ids';
 import { Workbench } from '@/core/workbench';
 import { openDatabase, type Handle } from '@/data/database';
@@ -70,7 +72,8 @@ describe('what the page of a build’s colours opens with', () => {
 });
 
 describe('what the pages of sums, need and plot open with', () => {
-  it('says of them what the whole workspace says', () => {
+  it('says of them, and of the rules that are held against them, what the whole workspace says', () => {
+    let rules = 0;
     for (const build of builds) {
       const here = new Workbench(takeOpening(handle, build)!);
       const there = openWorkbench(handle, build)!;
@@ -79,7 +82,14 @@ describe('what the pages of sums, need and plot open with', () => {
           takeTally(there[view], { of: 'build' }, there.priceOf),
         );
       expect(needOf(here)).toEqual(needOf(there));
+      expect(restsOnRough(here)).toEqual(restsOnRough(there));
       expect(standsOnPlot(here)).toEqual(standsOnPlot(there));
+      const plot = plotOf(here);
+      expect(whatSticksOut(here, plot)).toEqual(whatSticksOut(there, plot));
+      const told = (workbench: Workbench) => rulesNow(workbench).map(({ rule, state }) => [rule.id, state]);
+      expect(told(here)).toEqual(told(there));
+      rules += told(here).length;
     }
+    expect(rules).toBeGreaterThan(5);
   });
 });

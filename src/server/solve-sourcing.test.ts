@@ -105,6 +105,15 @@ describe('solving keeps nobody else waiting', () => {
     expect(await ask(problem, steps, known)).toEqual(await ask(problem, steps, new FoundPlans()));
   });
 
+  it('what was proven is known to be when it is asked again, however little time there is', async () => {
+    const request = (seconds: number) => bytes({ problem: randomProblem(4, 12, 6), options: { seconds } });
+    const known = new FoundPlans();
+    const first = await solveRequest(request(20), {}, known);
+    expect(first).toMatchObject({ ok: true, value: { status: 'optimal' } });
+    const again = await solveRequest(request(0.1), {}, known);
+    expect(again).toEqual(first);
+  });
+
   it('lots in a tangle end in their time with a lawful plan', async () => {
     const problem = tangle();
     const plan = await solveSourcing(problem, { seconds: 1.5 });

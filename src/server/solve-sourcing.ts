@@ -135,9 +135,9 @@ class Solve {
     this.seconds = options.seconds ?? usual;
   }
 
-  /** Its best plan with the floor, for the next who asks. */
+  /** Its best plan with the floor, for the next who asks: what was proven need not be proven again. */
   get found(): FoundPlan | null {
-    return this.best && { ...this.best, floor: this.floor };
+    return this.best && { ...this.best, floor: this.isProven ? this.best.plan.cost : this.floor };
   }
 
   /** @param before  what an earlier solve of the same problem had found */
@@ -160,7 +160,7 @@ class Solve {
     this.floor = before.floor;
     for (const job of this.busy) job.say({ say: 'adopt', saved: before.saved });
     this.report();
-    if (this.isClosed) this.end();
+    if (this.isProven) this.end();
   }
 
   private roles(): readonly Role[] {
@@ -187,11 +187,13 @@ class Solve {
       this.report();
     }
     if (message.say === 'proven') this.proven = true;
-    if (this.proven || this.isClosed || this.busy.size === 0) this.end();
+    if (this.proven || this.isProven || this.busy.size === 0) this.end();
   }
 
-  private get isClosed(): boolean {
-    return this.best !== null && this.best.whole && this.floor >= this.best.plan.cost;
+  /** Whether no plan that meets as much can be cheaper than the best. */
+  private get isProven(): boolean {
+    const { best } = this;
+    return best !== null && best.whole && (this.proven || this.floor >= best.plan.cost);
   }
 
   private report(): void {
@@ -230,7 +232,7 @@ class Solve {
   private plan(): BuyingPlan {
     if (!this.best) return NOTHING;
     const { plan, whole } = this.best;
-    const closed = whole && (this.proven || this.floor >= plan.cost);
+    const closed = this.isProven;
     // What the threads prove is of plans that have all there is; of another plan only its own floor speaks.
     const floor = closed
       ? plan.cost
