@@ -12,7 +12,7 @@ import { BalanceStrip } from '../common/balance-strip';
 import { useBuild } from '../common/build-store';
 import { BuildBar } from '../common/build-bar';
 import { BuildScreen, useScreenCommands } from '../common/build-screen';
-import { OnceWhole } from '../common/once-whole';
+import { WholePart } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { thisYear, useRegister } from '../common/use-register';
@@ -104,26 +104,18 @@ function ColourParts({ register }: { register: Register }) {
               }}
             />
           </TabPart>
-          <TabPart name="fading">
-            <OnceWhole screen="Colour">
-              <FadingTab onTry={setTrying} opensAt={aged} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="recolour">
-            <OnceWhole screen="Colour">
-              <RecolourTab register={register} onTry={setTrying} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="stickers">
-            <OnceWhole screen="Colour">
-              <StickersTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="afford">
-            <OnceWhole screen="Colour">
-              <AffordTab audit={audit} register={register} />
-            </OnceWhole>
-          </TabPart>
+          <WholePart name="fading" screen="Colour">
+            <FadingTab onTry={setTrying} opensAt={aged} />
+          </WholePart>
+          <WholePart name="recolour" screen="Colour">
+            <RecolourTab register={register} onTry={setTrying} />
+          </WholePart>
+          <WholePart name="stickers" screen="Colour">
+            <StickersTab />
+          </WholePart>
+          <WholePart name="afford" screen="Colour">
+            <AffordTab audit={audit} register={register} />
+          </WholePart>
         </main>
       </Tabs>
     </div>

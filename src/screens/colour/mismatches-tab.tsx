@@ -15,7 +15,6 @@ import { useTrying } from '../common/use-trying';
 import { useCommands } from '../commands';
 import { auditHeadline } from '../words/colour';
 import { AgedRows } from './aged-rows';
-
 import { ColourRulesDialog } from './colour-rules-dialog';
 import { SchemeDialog } from './scheme-dialog';
 import { MismatchDialog } from './mismatch-dialog';

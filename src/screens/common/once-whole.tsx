@@ -2,6 +2,7 @@
 
 import { useEffect, useState, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
+import { TabPart } from '@/ui/tabs';
 import { useBuild, useBuildStore } from './build-store';
 
 interface OnceWholeProps {
@@ -21,6 +22,21 @@ export function OnceWhole({ screen, children }: OnceWholeProps) {
   if (isWhole && !shown) setShown(true);
   return shown || isWhole ? children : <Learning screen={screen} />;
 }
+
+/** A part of a screen with tabs that is shown once the whole workspace is known. */
+export const WholePart = ({
+  name,
+  screen,
+  children,
+}: {
+  name: string;
+  screen: string;
+  children: ReactNode;
+}) => (
+  <TabPart name={name}>
+    <OnceWhole screen={screen}>{children}</OnceWhole>
+  </TabPart>
+);
 
 /** How far what is still to be read is. */
 function Learning({ screen }: Pick<OnceWholeProps, 'screen'>) {

@@ -8,7 +8,7 @@ import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { BalanceStrip } from '../common/balance-strip';
 import { BuildBar } from '../common/build-bar';
 import { BuildScreen, useScreenCommands } from '../common/build-screen';
-import { OnceWhole } from '../common/once-whole';
+import { WholePart } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { PlotTab } from './plot-tab';
@@ -62,46 +62,30 @@ function FitParts() {
           <TabPart name="plot">
             <PlotTab />
           </TabPart>
-          <TabPart name="walls">
-            <OnceWhole screen="Fit">
-              <WallsTab onTry={setTrying} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="floors">
-            <OnceWhole screen="Fit">
-              <FloorsTab onTry={setTrying} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="rooms">
-            <OnceWhole screen="Fit">
-              <RoomsTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="clearance">
-            <OnceWhole screen="Fit">
-              <ClearanceTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="levels">
-            <OnceWhole screen="Fit">
-              <LevelsTab onFloor={() => choose('floors')} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="scale">
-            <OnceWhole screen="Fit">
-              <ScaleTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="mass">
-            <OnceWhole screen="Fit">
-              <MassTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="strength">
-            <OnceWhole screen="Fit">
-              <StrengthTab />
-            </OnceWhole>
-          </TabPart>
+          <WholePart name="walls" screen="Fit">
+            <WallsTab onTry={setTrying} />
+          </WholePart>
+          <WholePart name="floors" screen="Fit">
+            <FloorsTab onTry={setTrying} />
+          </WholePart>
+          <WholePart name="rooms" screen="Fit">
+            <RoomsTab />
+          </WholePart>
+          <WholePart name="clearance" screen="Fit">
+            <ClearanceTab />
+          </WholePart>
+          <WholePart name="levels" screen="Fit">
+            <LevelsTab onFloor={() => choose('floors')} />
+          </WholePart>
+          <WholePart name="scale" screen="Fit">
+            <ScaleTab />
+          </WholePart>
+          <WholePart name="mass" screen="Fit">
+            <MassTab />
+          </WholePart>
+          <WholePart name="strength" screen="Fit">
+            <StrengthTab />
+          </WholePart>
         </main>
       </Tabs>
     </div>

@@ -10,7 +10,7 @@ import { BalanceStrip } from '../common/balance-strip';
 import { useBuild } from '../common/build-store';
 import { BuildBar } from '../common/build-bar';
 import { BuildScreen, useScreenCommands } from '../common/build-screen';
-import { OnceWhole } from '../common/once-whole';
+import { WholePart } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { useSourcing } from '../sourcing';
@@ -73,31 +73,21 @@ function Parts() {
           <TabPart name="need">
             <NeedTab need={need} onBuyingPlan={() => setPart('buying-plan')} />
           </TabPart>
-          <TabPart name="buying-plan">
-            <OnceWhole screen="Parts">
-              <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="orders">
-            <OnceWhole screen="Parts">
-              <OrdersTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="pick">
-            <OnceWhole screen="Parts">
-              <PickTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="put-away">
-            <OnceWhole screen="Parts">
-              <PutAwayTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="pool">
-            <OnceWhole screen="Parts">
-              <PoolTab />
-            </OnceWhole>
-          </TabPart>
+          <WholePart name="buying-plan" screen="Parts">
+            <BuyingPlanTab need={need} sourcing={sourcing} onOrdered={() => setPart('orders')} />
+          </WholePart>
+          <WholePart name="orders" screen="Parts">
+            <OrdersTab />
+          </WholePart>
+          <WholePart name="pick" screen="Parts">
+            <PickTab />
+          </WholePart>
+          <WholePart name="put-away" screen="Parts">
+            <PutAwayTab />
+          </WholePart>
+          <WholePart name="pool" screen="Parts">
+            <PoolTab />
+          </WholePart>
         </main>
       </Tabs>
     </div>

@@ -11,7 +11,7 @@ import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { BuildBar } from '../common/build-bar';
 import { BuildScreen, useScreenCommands } from '../common/build-screen';
 import { useBuild } from '../common/build-store';
-import { OnceWhole } from '../common/once-whole';
+import { WholePart } from '../common/once-whole';
 import { useBackground } from '../common/use-background';
 import { usePart } from '../common/use-part';
 import { Sums } from './sums';
@@ -77,51 +77,33 @@ function TallyParts() {
           <TabPart name="sums">
             <Sums workbench={workbench} planned={planned} />
           </TabPart>
-          <TabPart name="charts">
-            <OnceWhole screen="Tally">
-              <ChartsTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="stages">
-            <OnceWhole screen="Tally">
-              <StagesTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="tour">
-            <OnceWhole screen="Tally">
-              <TourTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="from">
-            <OnceWhole screen="Tally">
-              <FromWhichTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="left">
-            <OnceWhole screen="Tally">
-              <LeftOverTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="both">
-            <OnceWhole screen="Tally">
-              <BothTab />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="sheet">
-            <OnceWhole screen="Tally">
-              <SheetTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="patch">
-            <OnceWhole screen="Tally">
-              <PatchTab planned={planned} />
-            </OnceWhole>
-          </TabPart>
-          <TabPart name="together">
-            <OnceWhole screen="Tally">
-              <TogetherTab />
-            </OnceWhole>
-          </TabPart>
+          <WholePart name="charts" screen="Tally">
+            <ChartsTab planned={planned} />
+          </WholePart>
+          <WholePart name="stages" screen="Tally">
+            <StagesTab planned={planned} />
+          </WholePart>
+          <WholePart name="tour" screen="Tally">
+            <TourTab planned={planned} />
+          </WholePart>
+          <WholePart name="from" screen="Tally">
+            <FromWhichTab planned={planned} />
+          </WholePart>
+          <WholePart name="left" screen="Tally">
+            <LeftOverTab planned={planned} />
+          </WholePart>
+          <WholePart name="both" screen="Tally">
+            <BothTab />
+          </WholePart>
+          <WholePart name="sheet" screen="Tally">
+            <SheetTab planned={planned} />
+          </WholePart>
+          <WholePart name="patch" screen="Tally">
+            <PatchTab planned={planned} />
+          </WholePart>
+          <WholePart name="together" screen="Tally">
+            <TogetherTab />
+          </WholePart>
         </main>
       </Tabs>
     </div>
