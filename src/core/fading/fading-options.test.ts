@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { added } from '../ledger';
 import { sparesAccount, type Grade } from '../places';
-import { asId, type ColourId, type EntryId, type ExposureId } from '../shared/ids';
-import { brick, HULL, hull, readLot, TRAY } from '../testing/faded';
+import { asId, type ColourId, type EntryId } from '../shared/ids';
+import { brick, hide, HULL, hull, readLot, TRAY } from '../testing/faded';
 import { did, makeWorkbench, TEST_BUILD, used, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import type { Workbench } from '../workbench';
@@ -15,19 +15,6 @@ const option = (workbench: Workbench, name: FadingOptionName) =>
   report(workbench).options.find((o) => o.name === name)!;
 const pieces = (list: readonly { qty: number }[]) => list.reduce((s, p) => s + p.qty, 0);
 
-/** Of a hull of twenty bricks so many are out of sight. */
-const hide = (workbench: Workbench, hidden: number): Workbench =>
-  did(workbench, {
-    label: '',
-    diff: added('exposure', {
-      id: asId<ExposureId>(`${zoneId('Hull')}|${brick}`),
-      build: workbench.build,
-      zone: zoneId('Hull'),
-      element: brick,
-      seen: 'some sides',
-      hidden,
-    }),
-  });
 /** Ten bricks as read, and what lies in the tray as read. */
 const wall = (stock: readonly string[], prices: readonly string[] = ['brick 2x4 chalk 30']): Workbench => {
   const workbench = makeWorkbench({ zones: { Hull: ['10 brick 2x4 chalk'] }, stock, prices });

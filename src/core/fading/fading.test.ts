@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { averageReadings } from '../colour';
-import { added, entryFault, overdrafts } from '../ledger';
+import { entryFault, overdrafts } from '../ledger';
 import type { Reading } from '../records';
-import { asId, type ExposureId } from '../shared/ids';
-import { aged, brick, HULL, hull, readLot, TRAY } from '../testing/faded';
+import { asId } from '../shared/ids';
+import { aged, brick, hide, HULL, hull, readLot, TRAY } from '../testing/faded';
 import { did, makeWorkbench, testSource, used, zoneId } from '../testing/workbench';
 import type { Workbench } from '../workbench';
 import { fadingByZone, thresholdsOf } from './fading';
@@ -134,17 +134,7 @@ describe('the options', () => {
 
   it('hidden places take the worst when a person says how many there are', () => {
     const workbench = hull();
-    did(workbench, {
-      label: '',
-      diff: added('exposure', {
-        id: asId<ExposureId>(`${zoneId('Hull')}|${brick}`),
-        build: workbench.build,
-        zone: zoneId('Hull'),
-        element: brick,
-        seen: 'some sides',
-        hidden: 5,
-      }),
-    });
+    hide(workbench, 5);
     expect(report(workbench)).toMatchObject({ seenPlaces: 15, hiddenPlaces: 5 });
     const turned = option(workbench, 'turn');
     expect(turned.largest).toBeLessThanOrEqual(option(workbench, 'leave').largest);

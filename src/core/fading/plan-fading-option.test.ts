@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { added, entryFault } from '../ledger';
+import { entryFault } from '../ledger';
 import { sparesAccount } from '../places';
-import { asId, type ColourId, type ExposureId } from '../shared/ids';
-import { brick, HULL, hull, readLot, TRAY } from '../testing/faded';
-import { did, makeWorkbench, TEST_BUILD, testSource, zoneId } from '../testing/workbench';
+import { asId, type ColourId } from '../shared/ids';
+import { brick, hide, HULL, hull, readLot, TRAY } from '../testing/faded';
+import { makeWorkbench, TEST_BUILD, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import type { Workbench } from '../workbench';
 import { compareOptions, type FadingOptionName } from './fading-options';
@@ -52,17 +52,7 @@ describe('an option that is planned', () => {
     const workbench = makeWorkbench({ zones: { Hull: ['12 brick 2x4 chalk'] } });
     readLot(workbench, HULL, brick, 8, 9);
     readLot(workbench, HULL, brick, 4, 16);
-    did(workbench, {
-      label: '',
-      diff: added('exposure', {
-        id: asId<ExposureId>(`${zoneId('Hull')}|${brick}`),
-        build: workbench.build,
-        zone: zoneId('Hull'),
-        element: brick,
-        seen: 'some sides',
-        hidden: 3,
-      }),
-    });
+    hide(workbench, 3);
     const { work, option } = plan(workbench, 'turn');
     expect(option.touched).toBe(3);
     expect(work.entries).toEqual([]);

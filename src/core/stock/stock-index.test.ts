@@ -1,7 +1,8 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { grade, stockAccount } from '../ledger';
 import { asId, type TrayId } from '../shared/ids';
-import { el } from '../testing/world';
+import { el, ELEMENTS } from '../testing/world';
 import { StockIndex, type StockLot } from './index';
 
 const lot = (
@@ -70,4 +71,29 @@ describe('own parts to be searched', () => {
     expect(names(index, 'tiles of nothing')).toEqual([]);
     expect(names(index, '')).toHaveLength(3);
   });
+});
+
+describe('own parts that are searched at every keystroke', () => {
+  it('finds at each keystroke what a search from nothing finds, in a tray and in all', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom('plate 2 x 3 cha', 'ti ba', 'slope 45', 'zzz', ''),
+        fc.boolean(),
+        (text, one) => {
+          const rows = ELEMENTS.map((element, i) => ({
+            account: stockAccount(asId<TrayId>(`t${i % 3}`)),
+            element,
+            grade: grade('used'),
+            qty: i + 1,
+          }));
+          const index = new StockIndex(rows);
+          const where = one ? 't1' : null;
+          for (let n = 0; n <= text.length; n++) {
+            const typed = text.slice(0, n);
+            const names = index.search(typed, where).map((h) => h.name);
+            expect(names).toEqual(new StockIndex(rows).search(typed, where).map((h) => h.name));
+          }
+        },
+      ),
+    ));
 });

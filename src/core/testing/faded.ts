@@ -1,7 +1,8 @@
 import type { LabD65 } from '../colour';
 import { keepReading } from '../fading';
 import { modelAccount, stockAccount } from '../places';
-import { asId } from '../shared/ids';
+import { added } from '../ledger';
+import { asId, type ExposureId } from '../shared/ids';
 import type { Workbench } from '../workbench';
 import { did, makeWorkbench, TEST_TRAY, testSource, used, zoneId } from './workbench';
 import { el } from './world';
@@ -59,3 +60,17 @@ export function hull(): Workbench {
     readLot(workbench, HULL, brick, qty, by);
   return readLot(workbench, TRAY, brick, 10, 8.6);
 }
+
+/** Says that so many of the hull's bricks are out of sight. */
+export const hide = (workbench: Workbench, hidden: number): Workbench =>
+  did(workbench, {
+    label: '',
+    diff: added('exposure', {
+      id: asId<ExposureId>(`${zoneId('Hull')}|${brick}`),
+      build: workbench.build,
+      zone: zoneId('Hull'),
+      element: brick,
+      seen: 'some sides',
+      hidden,
+    }),
+  });
