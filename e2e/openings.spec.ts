@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { balance, openBuild } from './helpers';
+import { balance, makeBuild, openBuild } from './helpers';
 
 /** Each screen of a build that opens with something to read, and what its first part begins with. */
 const SCREENS = [
@@ -47,4 +47,11 @@ test('no screen opens with the library that checks formats: the server does that
   // The marks are names of the libraries' own that survive being made small.
   expect(has('react.transitional.element')).toBeGreaterThan(0);
   expect(has('_zod')).toBe(0);
+});
+
+test('what a box cost is not known until it is said, and no sum hides it', async ({ page }) => {
+  await makeBuild(page, 'Unpriced', 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t60\tWall\n');
+  await page.goto(`${new URL(page.url()).pathname}/tally`);
+  await expect(page.getByText('what these boxes cost is not known')).toBeVisible();
+  await expect(page.getByText('1 box without a price')).toBeVisible();
 });

@@ -121,7 +121,7 @@ test('what several builds lack is bought in one go: one parcel, and an order in 
   const plan = page.getByRole('region', { name: 'The plan' });
   await expect(plan).toContainText('in 1 parcel.', { timeout: 60_000 });
   await isAccessible(page);
-  await plan.getByRole('button', { name: /Order these 1 parcel/ }).click();
+  await plan.getByRole('button', { name: /^Order this parcel/ }).click();
   await expect(page.getByRole('button', { name: 'Undo: order 1 parcel' })).toBeVisible({ timeout: 60_000 });
   await expect(builds.getByLabel(/wing/)).toHaveCount(0);
   for (const [name, qty] of [

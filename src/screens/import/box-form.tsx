@@ -10,13 +10,14 @@ import { piecesOfKinds } from '@/ui/numbers';
 
 export type Box = ImportBoxes['boxes'][number];
 
+/** A box as it is looked at first. What was paid is not known until it is said: nothing would be a gift. */
 export const emptyBox = (setName: string, setCode: string): Box => ({
   setName,
   setCode,
   copies: 1,
   condition: 'new',
   role: 'base',
-  price: 0,
+  price: null,
   lots: [],
 });
 
@@ -95,6 +96,7 @@ export function BoxForm({ box, onChange, onRemove }: BoxProps) {
         {extras > 0 && `, ${extras} extras to the spares`}
         {zones > 0 && `, ${zones} zones`}
         {box.price === 0 && ', a gift'}
+        {box.price === null && !bad && ', what was paid is not known'}
         {bad && ` ▲ “${price}” is not a price: write 46.50.`}
       </p>
     </fieldset>

@@ -144,7 +144,7 @@ export function BuyingPlanView({
               disabled={stale || asked !== null || toCome === 0}
               onClick={() => void order()}
             >
-              Order these {count(toCome)} {toCome === 1 ? 'parcel' : 'parcels'} <Key>O</Key>
+              {toCome === 1 ? 'Order this parcel' : `Order these ${count(toCome)} parcels`} <Key>O</Key>
             </Button>
           </>
         )}
@@ -260,8 +260,8 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
           <li key={`${l.element}${l.grade}`} className="flex min-h-8 items-center gap-2">
             <Glyph element={l.element} size={26} />
             <b className="w-7 text-right">{l.qty}</b>
-            <span className="min-w-0 flex-1 truncate" title={elementName(l.element)}>
-              {elementName(l.element)} <span className="text-faint">{l.grade}</span>
+            <span className="min-w-0 flex-1 leading-tight">
+              {elementName(l.element)} <span className="text-faint whitespace-nowrap">{l.grade}</span>
             </span>
             <span>{money(l.price)}</span>
           </li>

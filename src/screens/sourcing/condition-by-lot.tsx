@@ -45,7 +45,7 @@ export function ConditionByLot({ sourcing, need, beside }: ConditionByLotProps) 
       <ul>
         {need.lots.map((l) => (
           <li key={lotId(l)} className="flex min-h-8 items-center gap-2">
-            <span className="min-w-0 flex-1 truncate">
+            <span className="min-w-0 flex-1 leading-tight">
               {count(l.qty)} {elementName(l.element)}
             </span>
             <Select

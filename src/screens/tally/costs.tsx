@@ -33,7 +33,9 @@ export function Costs({
     [
       allInWords(whole),
       'all in, with the boxes it began from',
-      `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
+      whole.boxes === 0 && whole.unpricedBoxes > 0
+        ? 'what these boxes cost is not known'
+        : `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
     ],
   ];
   return (
