@@ -6,7 +6,12 @@
 const PAGES = 'evarn-pages';
 const FILES = 'evarn-files';
 const KNOWN = 'evarn-known';
-const KNOWLEDGE = ['/api/knowledge', /^\/api\/builds\/[^/]+\/surroundings$/];
+// Books of a long log and large collections are no part of their pages: a page that has nothing yet asks for them.
+const KNOWLEDGE = [
+  /^\/api\/(knowledge|stock)$/,
+  /^\/api\/builds\/[^/]+\/surroundings$/,
+  /^\/api\/builds\/[^/]+\/snapshot\?opening$/,
+];
 const PACKED = 'application/gzip, application/json';
 const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 50 };
 
@@ -46,9 +51,8 @@ self.addEventListener('message', (e) => {
 const isFile = (url) => url.origin === self.location.origin && url.pathname.startsWith('/_next/static/');
 
 /** What a build is worked with besides its own books: prices and own parts, and what other builds leave it. */
-const isKnowledge = ({ origin, pathname }) =>
-  origin === self.location.origin &&
-  KNOWLEDGE.some((k) => (typeof k === 'string' ? k === pathname : k.test(pathname)));
+const isKnowledge = ({ origin, pathname, search }) =>
+  origin === self.location.origin && KNOWLEDGE.some((k) => k.test(pathname + search));
 
 async function page(request, url) {
   try {

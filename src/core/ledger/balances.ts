@@ -25,6 +25,17 @@ interface Held {
 export class Balances {
   private readonly accounts = new Map<AccountKey, Held>();
 
+  /** The same balances, to be carried on by themselves. */
+  copy(): Balances {
+    const copy = new Balances();
+    for (const [account, { total, elements }] of this.accounts) {
+      const own = new Map<ElementKey, GradeCounts>();
+      for (const [element, counts] of elements) own.set(element, counts.copy());
+      copy.accounts.set(account, { total, elements: own });
+    }
+    return copy;
+  }
+
   /** Carries a movement out `times` times; -1 takes it back. */
   add(m: Movement, times = 1): void {
     this.put(m.from, m.element, m.grade, -m.qty * times);

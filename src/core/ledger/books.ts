@@ -1,5 +1,6 @@
 import type { BuildId, EntryId, ModificationId, PhaseId, ZoneId } from '../shared/ids';
 import { Balances, type BalanceRow } from './balances';
+import { zoneOf } from '../places';
 import { countEntry, noFigures, type Figure, type Figures } from './figures';
 import type { Copy, Entry, Modification, Order, Zone } from '../records';
 import { sharedCosts, takesShare } from './shared-costs';
@@ -30,31 +31,55 @@ type Bucket = ModificationId | 'none';
  * `post(e)` then `unpost(e)` leaves everything as it was, so a line can be tried before it is logged.
  */
 export class Books {
-  readonly balances = new Balances();
-  private readonly posted = new Map<EntryId, Entry>();
-  private readonly buckets = new Map<Bucket, Figures>();
-  private readonly sharing = new Map<EntryId, Entry>();
+  readonly balances: Balances;
+  private readonly posted: Map<EntryId, Entry>;
+  private readonly buckets: Map<Bucket, Figures>;
+  private readonly sharing: Map<EntryId, Entry>;
   private shares: Map<EntryId, number> | null = null;
   /** Entries of each modification, sorted out when they are first asked for after one was posted or taken back. */
   private byBucket: Map<Bucket, Entry[]> | null = null;
+  /** The same for the zones that entries touch: of, from or to which they move something. */
+  private byZone: Map<ZoneId, Set<Entry>> | null = null;
 
   /** What others have left in trays and boxes, as it is counted now. */
   private around: BooksContext['surroundings'];
 
+  /**
+   * `like` are the same build's books in another view, of the same entries: what the two have in common, which in a long
+   * log is nearly all, is copied and not counted again.
+   */
   constructor(
     readonly context: BooksContext,
     entries: readonly Entry[],
     readonly view: View,
+    like?: Books,
   ) {
-    this.around = [];
+    this.balances = like?.balances.copy() ?? new Balances();
+    this.posted = new Map(like?.posted);
+    this.buckets = new Map([...(like?.buckets ?? [])].map(([bucket, sums]) => [bucket, { ...sums }]));
+    this.sharing = new Map(like?.sharing);
+    this.around = like?.around ?? [];
     this.surround(context.surroundings);
-    for (const entry of entries) if (inView(entry, view)) this.post(entry);
+    this.take(entries);
+  }
+
+  /** Counts those of some entries that are in the view, each once, and none that is not. */
+  take(entries: readonly Entry[]): void {
+    for (const entry of entries) {
+      const isIn = inView(entry, this.view);
+      if (isIn === this.posted.has(entry.id)) continue;
+      if (isIn) this.post(entry);
+      else this.unpost(entry);
+    }
   }
 
   /** Counts what other builds and own parts leave now, in place of what they left before. */
   surround(now: BooksContext['surroundings']): void {
-    for (const r of this.around) this.balances.put(r.account, r.element, r.grade, -r.qty);
-    for (const r of now) this.balances.put(r.account, r.element, r.grade, r.qty);
+    // Two views have most of them in common, the very same rows: these stay counted.
+    let same = 0;
+    while (same < now.length && now[same] === this.around[same]) same++;
+    for (const r of this.around.slice(same)) this.balances.put(r.account, r.element, r.grade, -r.qty);
+    for (const r of now.slice(same)) this.balances.put(r.account, r.element, r.grade, r.qty);
     this.around = now;
   }
 
@@ -93,6 +118,7 @@ export class Books {
   private carry(entry: Entry, times: 1 | -1): void {
     for (const m of entry.movements) this.balances.add(m, times);
     this.byBucket = null;
+    this.byZone = null;
     const bucket = entry.modification ?? 'none';
     let sums = this.buckets.get(bucket);
     if (!sums) this.buckets.set(bucket, (sums = noFigures()));
@@ -123,11 +149,14 @@ export class Books {
     return sums;
   }
 
-  /** Entries in view that a scope takes in. */
+  /** Entries in view that a scope takes in: of a zone, those that touch it. */
   entriesOf(scope: Scope): Entry[] {
     if (scope.of === 'modification') return [...(this.sorted().get(scope.modification ?? 'none') ?? [])];
     const all = [...this.posted.values()];
-    if (scope.of === 'zone') return all;
+    if (scope.of === 'zone') {
+      const touching = this.touching(this.nested(scope.zone));
+      return all.filter((e) => touching.has(e));
+    }
     const wanted = this.bucketsOf(scope);
     return all.filter((e) => wanted(e.modification ?? 'none'));
   }
@@ -167,8 +196,16 @@ export class Books {
   private zoneFigures(zone: ZoneId): Figures {
     const sums = noFigures();
     const zones = this.nested(zone);
-    for (const entry of this.posted.values()) countEntry(sums, entry, 1, zones);
+    for (const entry of this.touching(zones)) countEntry(sums, entry, 1, zones);
     return sums;
+  }
+
+  /** Entries in view that touch one of some zones; all others count for nothing there. */
+  private touching(zones: ReadonlySet<ZoneId>): ReadonlySet<Entry> {
+    const byZone = (this.byZone ??= sortByZone(this.posted.values()));
+    const found = new Set<Entry>();
+    for (const zone of zones) for (const entry of byZone.get(zone) ?? []) found.add(entry);
+    return found;
   }
 
   /** A zone and all zones nested in it. */
@@ -181,6 +218,24 @@ export class Books {
     }
     return found;
   }
+}
+
+function sortByZone(entries: Iterable<Entry>): Map<ZoneId, Set<Entry>> {
+  const sorted = new Map<ZoneId, Set<Entry>>();
+  const touch = (zone: ZoneId | null | undefined, entry: Entry) => {
+    if (!zone) return;
+    const held = sorted.get(zone);
+    if (held) held.add(entry);
+    else sorted.set(zone, new Set([entry]));
+  };
+  for (const entry of entries) {
+    touch(entry.zone, entry);
+    for (const m of entry.movements) {
+      touch(zoneOf(m.from), entry);
+      touch(zoneOf(m.to), entry);
+    }
+  }
+  return sorted;
 }
 
 function addShare(sums: Figures, entry: Entry, cost: number): void {

@@ -12,6 +12,12 @@ export class GradeCounts {
     private firstQty: number,
   ) {}
 
+  copy(): GradeCounts {
+    const copy = new GradeCounts(this.first, this.firstQty);
+    if (this.others?.size) copy.others = new Map(this.others);
+    return copy;
+  }
+
   add(grade: Grade, qty: number): void {
     if (grade === this.first) {
       this.firstQty += qty;

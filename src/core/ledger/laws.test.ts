@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asId, type EntryId, type PhaseId } from '../shared/ids';
+import { asId, type EntryId, type PhaseId, type WhatIfId } from '../shared/ids';
 import { between, pick, seededRandom } from '../shared/random';
 import { BUILT, CONTEXT, MODIFICATIONS, PLANNED, priceOf, randomLog, ZONES } from '../testing/world';
 import {
@@ -24,6 +24,7 @@ import {
   type Entry,
   type RecordSet,
   type Scope,
+  type View,
 } from './index';
 
 /** Seeds that once failed stay here for good; the others are a fresh spread. */
@@ -187,6 +188,23 @@ describe.each(SEEDS.slice(0, 4))('books that change under way, log of seed %i', 
     }
     books.surround([]);
     expect(asSet(books)).toEqual(asSet(new Books(CONTEXT, log.entries, PLANNED)));
+  });
+
+  it('are the same opened from those of another view as from nothing, and go on by themselves', () => {
+    const trial = asId<WhatIfId>('w1');
+    const entries = log.entries.map((e) => (random() < 0.2 ? { ...e, whatIf: trial } : e));
+    const views: View[] = [BUILT, PLANNED, { kind: 'planned', whatIf: trial }, { kind: 'asOf', no: 80 }];
+    for (const from of views)
+      for (const to of views) {
+        const before = new Books({ ...CONTEXT, surroundings: around() }, entries, from);
+        const kept = { rows: asSet(before), figures: before.figures({ of: 'build' }) };
+        const context = { ...CONTEXT, surroundings: around() };
+        const [like, fresh] = [new Books(context, entries, to, before), new Books(context, entries, to)];
+        expect(asSet(like)).toEqual(asSet(fresh));
+        for (const scope of scopes) expect(like.figures(scope)).toEqual(fresh.figures(scope));
+        for (const e of [...like.entries].slice(0, 20)) like.unpost(e);
+        expect({ rows: asSet(before), figures: before.figures({ of: 'build' }) }).toEqual(kept);
+      }
   });
 
   it('give the entries of every modification as they stand, whatever was posted and taken back between', () => {

@@ -33,25 +33,36 @@ export interface Fix {
 
 /** Prices of a shape in other colours stand for one that is not known: their median. */
 export class Prices {
-  private readonly byShape = new Map<string, number[]>();
-
-  constructor(private readonly workbench: Workbench) {
-    for (const p of workbench.records.price.values()) {
-      if (p.newPrice === null) continue;
-      const { part } = splitElementKey(p.element);
-      this.byShape.set(part, [...(this.byShape.get(part) ?? []), p.newPrice]);
-    }
-    for (const list of this.byShape.values()) list.sort((a, b) => a - b);
-  }
+  constructor(private readonly workbench: Workbench) {}
 
   /** The price of one new piece, and whether it is an estimate; null when nobody knows. */
   of(element: ElementKey): { each: Minor; estimated: boolean } | null {
     const known = this.workbench.priceOf(element, 'new' as Grade);
     if (known !== null) return { each: known, estimated: false };
-    const like = this.byShape.get(splitElementKey(element).part);
+    const like = pricesByPart(this.workbench.records.price).get(splitElementKey(element).part);
     const each = like?.[like.length >> 1];
     return each === undefined ? null : { each, estimated: true };
   }
+}
+
+type PriceBook = Workbench['records']['price'];
+const byPart = new WeakMap<PriceBook, ReadonlyMap<string, readonly Minor[]>>();
+
+/** New prices of each part in whatever colour, the lowest first: a book of thousands is sorted out once. */
+function pricesByPart(book: PriceBook): ReadonlyMap<string, readonly Minor[]> {
+  const known = byPart.get(book);
+  if (known) return known;
+  const sorted = new Map<string, Minor[]>();
+  for (const p of book.values()) {
+    if (p.newPrice === null) continue;
+    const { part } = splitElementKey(p.element);
+    const held = sorted.get(part);
+    if (held) held.push(p.newPrice);
+    else sorted.set(part, [p.newPrice]);
+  }
+  for (const list of sorted.values()) list.sort((a, b) => a - b);
+  byPart.set(book, sorted);
+  return sorted;
 }
 
 /** Works out each mismatch's fix. Pieces at hand go to what shows most first. */

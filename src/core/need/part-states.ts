@@ -1,5 +1,6 @@
 import { placeOf, zoneOf, type Scope } from '../ledger';
 import type { Entry } from '../records';
+import type { ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
 import type { Workbench } from '../workbench';
 import { needOf, type NeedReport } from './need';
@@ -39,27 +40,38 @@ export function statesOf(
   const { planned: plan, built } = workbench;
   const books = planned ? plan : built;
   const zones = scope.of === 'zone' ? books.nested(scope.zone) : null;
-  return books.entriesOf(scope).flatMap((entry) => {
-    const sums = new Map<PartState, { pieces: number; money: number; unpriced: number }>();
-    entry.movements.forEach((m, i) => {
-      const zone = zoneOf(m.to);
-      const from = placeOf(m.from);
-      if (!zone || from === 'model' || from === 'shipped' || (zones && !zones.has(zone))) return;
-      const lacks = entry.state === 'done' ? 0 : (short.get(`${entry.id}|${i}`) ?? 0);
-      for (const [state, qty] of [
-        [stateOf(entry, from), m.qty - lacks],
-        ['to buy', lacks],
-      ] as const) {
-        if (qty <= 0) continue;
-        const sum = sums.get(state) ?? { pieces: 0, money: 0, unpriced: 0 };
-        sum.pieces += qty;
-        if (m.worth === null) sum.unpriced += qty;
-        else sum.money += m.worth * qty;
-        sums.set(state, sum);
-      }
-    });
-    return [...sums].map(([state, sum]) => ({ entry, state, ...sum }));
-  });
+  return books.entriesOf(scope).flatMap((entry) => statesIn(entry, zones, short));
+}
+
+type Sum = { pieces: number; money: number; unpriced: number };
+
+function statesIn(
+  entry: Entry,
+  zones: ReadonlySet<ZoneId> | null,
+  short: ReadonlyMap<string, number>,
+): StatePart[] {
+  // Most entries of a log bring nothing in: no table is made for them.
+  let sums: Map<PartState, Sum> | undefined;
+  const count = (state: PartState, qty: number, worth: Minor | null) => {
+    if (qty <= 0) return;
+    sums ??= new Map();
+    let sum = sums.get(state);
+    if (!sum) sums.set(state, (sum = { pieces: 0, money: 0, unpriced: 0 }));
+    sum.pieces += qty;
+    if (worth === null) sum.unpriced += qty;
+    else sum.money += worth * qty;
+  };
+  for (let i = 0; i < entry.movements.length; i++) {
+    const m = entry.movements[i]!;
+    const from = placeOf(m.from);
+    if (from === 'model' || from === 'shipped') continue;
+    const zone = zoneOf(m.to);
+    if (!zone || (zones && !zones.has(zone))) continue;
+    const lacks = entry.state === 'done' ? 0 : (short.get(`${entry.id}|${i}`) ?? 0);
+    count(stateOf(entry, from), m.qty - lacks, m.worth);
+    count('to buy', lacks, m.worth);
+  }
+  return sums ? [...sums].map(([state, sum]) => ({ entry, state, ...sum })) : [];
 }
 
 function stateOf(entry: Entry, from: ReturnType<typeof placeOf>): PartState {

@@ -32,11 +32,14 @@ export function elementSearch(text: string): (element: ElementKey) => boolean {
   return (element) => has(elementName(element));
 }
 
-const collator = new Intl.Collator('en', { numeric: true });
+/** Made when something is first sorted: it takes a browser longer than the rest of a page's set-up. */
+let collator: Intl.Collator | undefined;
+const compareNames = (a: string, b: string): number =>
+  (collator ??= new Intl.Collator('en', { numeric: true })).compare(a, b);
 
 /** Sorts elements by name, with sizes as numbers: 1x2 before 1x10. */
 export const byElementName = (a: ElementKey, b: ElementKey): number =>
-  collator.compare(elementName(a), elementName(b));
+  compareNames(elementName(a), elementName(b));
 
 /**
  * A list sorted by the names of its elements, as `byElementName` does, each name made once: for the thousands of kinds of a
@@ -47,6 +50,6 @@ export const byElementName = (a: ElementKey, b: ElementKey): number =>
 export function sortedByName<T>(list: readonly T[], elementOf: (item: T) => ElementKey): T[] {
   return list
     .map((item) => ({ item, name: elementName(elementOf(item)) }))
-    .sort((a, b) => collator.compare(a.name, b.name))
+    .sort((a, b) => compareNames(a.name, b.name))
     .map(({ item }) => item);
 }

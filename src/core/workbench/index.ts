@@ -1,6 +1,9 @@
-export { recordSetOf, recordsOf } from './snapshot';
+export { recordSetOf, recordsOf, withKnowledge } from './snapshot';
 export type { Surroundings, BuildSnapshot, Knowledge, UndoRedo } from './snapshot';
-export { paletteOf, Workbench } from './workbench';
+export { openInSlices } from './open-in-slices';
+export { paletteOf } from './palette-of';
+export { snapshotLines } from './snapshot-lines';
+export { Workbench } from './workbench';
 export { readLine } from './read-line';
 export type { Effect, LineReading, ReadClause } from './read-line';
 export type { Command, Source } from '../ledger';

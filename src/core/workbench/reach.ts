@@ -1,4 +1,4 @@
-import { placeOf, type Books } from '../ledger';
+import { placeOf, type Books, type Place } from '../ledger';
 import type { ElementKey } from '../parts';
 
 /** Which elements there are at all on the model, as built or as planned, and at hand as planned. */
@@ -7,7 +7,7 @@ export interface Reach {
   readonly atHand: ReadonlySet<ElementKey>;
 }
 
-const AT_HAND: readonly string[] = ['spares', 'stock', 'donor', 'order'];
+const AT_HAND: ReadonlySet<Place> = new Set(['spares', 'stock', 'donor', 'order']);
 
 /**
  * Goes through both books once for what is there at all, in pieces above nothing: a line being typed asks this of
@@ -16,16 +16,15 @@ const AT_HAND: readonly string[] = ['spares', 'stock', 'donor', 'order'];
  * @example reachOf(bench.built, bench.planned).atHand.has(element)
  */
 export function reachOf(built: Books, planned: Books): Reach {
-  const [onModel, atHand] = [new Set<ElementKey>(), new Set<ElementKey>()];
-  const onIt = (books: Books) => {
-    for (const { element, account } of modelTotals(books))
-      if (books.balances.at(account, element) > 0) onModel.add(element);
-  };
-  onIt(built);
-  onIt(planned);
-  for (const r of planned.balances.rows((a) => AT_HAND.includes(placeOf(a))))
-    if (!atHand.has(r.element) && planned.balances.at(r.account, r.element) > 0) atHand.add(r.element);
+  const onModel = new Set<ElementKey>();
+  for (const books of [built, planned]) addHeld(onModel, books, (place) => place === 'model');
+  const atHand = new Set<ElementKey>();
+  addHeld(atHand, planned, (place) => AT_HAND.has(place));
   return { onModel, atHand };
 }
 
-const modelTotals = (books: Books) => books.balances.rows((a) => placeOf(a) === 'model');
+function addHeld(held: Set<ElementKey>, { balances }: Books, wanted: (place: Place) => boolean): void {
+  for (const account of balances.accountKeys())
+    if (wanted(placeOf(account)))
+      for (const [element, qty] of balances.elements(account)) if (qty > 0) held.add(element);
+}

@@ -26,13 +26,13 @@ export interface Surroundings {
   readonly claims?: readonly Claim[];
 }
 
-/** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
 /** What the whole workspace knows of parts, whichever build asks: prices, and years in which they were made. */
 export interface Knowledge {
   readonly prices: readonly Price[];
   readonly madeIn: readonly MadeIn[];
 }
 
+/** All that a bench needs of the workspace, as it was at a revision. Plain data, so that it can be sent. */
 export interface BuildSnapshot extends Surroundings {
   /** False where prices, years and own parts are only those of elements that the build has: the rest is asked for. */
   readonly complete: boolean;
@@ -42,6 +42,24 @@ export interface BuildSnapshot extends Surroundings {
   readonly build: BuildId;
   readonly records: readonly TypedRecord[];
   readonly undoRedo: UndoRedo;
+}
+
+/**
+ * A snapshot with what the whole workspace knows and has, in place of what it opened with: what `takeKnowledge` does to a
+ * bench that is open.
+ */
+export function withKnowledge(
+  snapshot: BuildSnapshot,
+  { prices, madeIn }: Knowledge,
+  { surroundings, plannedElsewhere, claims }: Surroundings,
+): BuildSnapshot {
+  const records: TypedRecord[] = [
+    ...snapshot.records.filter((r) => r.type !== 'price' && r.type !== 'madeIn'),
+    ...prices.map((record) => ({ type: 'price', record }) as const),
+    ...madeIn.map((record) => ({ type: 'madeIn', record }) as const),
+  ];
+  const around = { surroundings, plannedElsewhere, ...(claims && { claims }) };
+  return { ...snapshot, ...around, records, complete: true };
 }
 
 /** The records of a snapshot as maps by id. */

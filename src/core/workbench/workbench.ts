@@ -1,4 +1,4 @@
-import { colourWords, PALETTE, makeColour, type Colour } from '../colour';
+import { colourWords, type Colour } from '../colour';
 import { Lexicon, type CallContext, type PrintContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
@@ -25,6 +25,7 @@ import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
 import { byPlace } from './list-places';
 import { listsOf, type EntryLists } from './entry-lists';
+import { paletteOf } from './palette-of';
 import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';
 
@@ -63,7 +64,29 @@ export class Workbench {
     this.palette = paletteOf(this.records);
     this.priceOf = priceLookup(this.records.price.values());
     this.built = this.open({ kind: 'built' });
-    this.planned = this.open(this.plannedView);
+    this.planned = this.open(this.plannedView, this.built);
+    this.learnOwn(this.records.entry.values());
+    this.learn();
+  }
+
+  /**
+   * Takes in some more entries of a log that comes in slices, as built; `allTakenIn` counts what is planned from there.
+   * Until then nothing is to be asked of it: `openInSlices` does both.
+   */
+  takeIn(slice: readonly Entry[]): void {
+    const held = this.records.entry as Map<string, Entry>;
+    for (const e of slice) held.set(e.id, e);
+    this.learnOwn(slice);
+    this.built.take(slice);
+  }
+
+  /** All entries are in: counts what others leave, and what is planned. */
+  allTakenIn(now: Surroundings): void {
+    this.snapshot = { ...this.snapshot, ...now };
+    this.lists = null;
+    this.reach = null;
+    this.built.surround(this.surroundingsIn(this.built.view));
+    this.planned = this.open(this.plannedView, this.built);
     this.learn();
   }
 
@@ -71,9 +94,9 @@ export class Workbench {
     return this.whatIf ? { kind: 'planned', whatIf: this.whatIf } : { kind: 'planned' };
   }
 
-  /** Opens the books in a view, from nothing. */
-  open(view: View): Books {
-    return new Books(this.context(this.surroundingsIn(view)), this.entries, view);
+  /** Opens the books in a view: from nothing, or from those of another view. */
+  open(view: View, like?: Books): Books {
+    return new Books(this.context(this.surroundingsIn(view)), this.entries, view, like);
   }
 
   private surroundingsIn(view: View): BooksContext['surroundings'] {
@@ -93,8 +116,11 @@ export class Workbench {
     };
   }
 
+  private learnOwn(entries: Iterable<Entry>): void {
+    for (const e of entries) for (const m of e.movements) this.own.add(m.element);
+  }
+
   private learn(): void {
-    for (const e of this.records.entry.values()) for (const m of e.movements) this.own.add(m.element);
     for (const a of this.records.assembly.values()) for (const l of a.lots) this.own.add(l.element);
     for (const e of this.own) this.known.add(e);
     for (const r of this.snapshot.surroundings) this.known.add(r.element);
@@ -130,7 +156,8 @@ export class Workbench {
     this.palette = paletteOf(this.records);
     this.priceOf = priceLookup(this.records.price.values());
     this.built = this.open({ kind: 'built' });
-    this.planned = this.open(this.plannedView);
+    this.planned = this.open(this.plannedView, this.built);
+    this.learnOwn(this.records.entry.values());
     this.learn();
   }
 
@@ -332,19 +359,4 @@ export class Workbench {
     const last = byModification.get(modification as ModificationId)?.at(-1);
     return { no: lastNo + 1, position: Math.max(0, last?.position ?? 0) + 1 };
   }
-}
-
-/** Evarn's palette and the colours that the workspace added. */
-export function paletteOf(records: Pick<RecordSet, 'customColour'>): Colour[] {
-  const own = [...records.customColour.values()].map((c, i) => ({
-    ...makeColour({
-      name: c.name,
-      family: c.family as Colour['family'],
-      hex: c.hex,
-      finish: c.finish as Colour['finish'],
-      code: `X${String(i + 1).padStart(2, '0')}`,
-    }),
-    id: c.id,
-  }));
-  return [...PALETTE, ...own];
 }

@@ -20,7 +20,8 @@ import { ActDialog } from './act-dialog';
 import { AgainDialog } from './again-dialog';
 import { BalanceBand } from './balance-band';
 import { BuildBar } from '../common/build-bar';
-import { BuildContext, makeBuildStore, useBuild, useBuildStore } from '../common/build-store';
+import { BuildContext, useBuild, useBuildStore } from '../common/build-store';
+import { useOpenedStore } from '../common/build-screen';
 import { BuildDialog } from './build-dialog';
 import { CameFromDialog } from './came-from-dialog';
 import { LogLine } from './log-line';
@@ -47,7 +48,7 @@ import { ZonesDialog } from './zones-dialog';
 
 /** The bench of one build. */
 export function BenchScreen({ snapshot }: { snapshot: BuildSnapshot }) {
-  const [store] = useState(() => makeBuildStore(snapshot));
+  const store = useOpenedStore(snapshot);
   return (
     <BuildContext value={store}>
       <Bench />

@@ -12,7 +12,7 @@ import { asId, type CopyId, type EntryId } from '@/core/shared/ids';
 import { addModification, logLine, readLine } from '@/core/workbench';
 import { did, makeWorkbench, TEST_BUILD, testSource, zoneId } from '@/core/testing/workbench';
 import { el } from '@/core/testing/world';
-import { conditionWords, lotsAt, trayPlaces } from './tray-places';
+import { conditionWords, lotsAt, piecesAt, trayPlaces } from './tray-places';
 
 const box = asId<CopyId>('box');
 const yard = () => {
@@ -58,6 +58,7 @@ describe('where parts are', () => {
       ['Night tram', 8],
       ['Own parts', 8],
     ]);
+    expect(places.map((p) => piecesAt(bench.built, p.accounts))).toEqual([12, 0, 8, 8]);
     expect(places.map((p) => p.from)).toEqual([
       null,
       { source: 'spares', boxes: [] },

@@ -62,6 +62,17 @@ function modelAccounts(books: Books, zone: ZoneId | null): AccountKey[] {
   return accounts.filter((a) => placeOf(a) === 'model' && zoneOf(a));
 }
 
+/** How many pieces lie at some places, as `lotsAt` adds them up, without looking at their conditions. */
+export function piecesAt(books: Books, accounts: readonly AccountKey[]): number {
+  const sums = new Map<ElementKey, number>();
+  for (const account of accounts)
+    for (const [element, qty] of books.balances.elements(account))
+      sums.set(element, (sums.get(element) ?? 0) + qty);
+  let pieces = 0;
+  for (const qty of sums.values()) pieces += Math.max(0, qty);
+  return pieces;
+}
+
 /** What lies at some places, each element once, with how many pieces are of which condition, the most of them first. */
 export function lotsAt(books: Books, accounts: readonly AccountKey[]): TrayLot[] {
   const sums = new Map<ElementKey, Map<string, number>>();

@@ -11,7 +11,7 @@ import { usePalette } from '@/ui/palette-context';
 import { Button, Key } from '@/ui/button';
 import { count, piecesOfKinds } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
-import { conditionWords, lotsAt, trayPlaces, type PickedFrom, type TrayPlace } from './tray-places';
+import { conditionWords, lotsAt, piecesAt, trayPlaces, type PickedFrom, type TrayPlace } from './tray-places';
 import { shortSize, trayRows, type TrayLot, type TrayRow } from './tray-rows';
 import { useInAddress } from '../common/use-in-address';
 
@@ -72,7 +72,7 @@ export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
 });
 
 type OnPick = (element: ElementKey, from?: PickedFrom) => void;
-type ShownPlace = TrayPlace & { readonly lots: readonly TrayLot[]; readonly qty: number };
+type ShownPlace = TrayPlace & { readonly qty: number };
 
 interface LotsProps {
   readonly place: ShownPlace;
@@ -83,10 +83,17 @@ interface LotsProps {
 
 function Lots({ place, reading, onPick }: LotsProps) {
   const [wanted, setWanted] = useInAddress('find');
+  const workbench = useBuild((s) => s.workbench);
+  const view = useBuild((s) => s.view);
+  const version = useBuild((s) => s.version);
+  const lots = useMemo(
+    () => lotsAt(booksInView({ workbench, view, version }), place.accounts),
+    [workbench, view, version, place],
+  );
   const shown = useMemo(() => {
     const fits = elementSearch(wanted);
-    return place.lots.filter((l) => fits(l.element));
-  }, [place, wanted]);
+    return lots.filter((l) => fits(l.element));
+  }, [lots, wanted]);
   const rows = useMemo(() => trayRows(shown), [shown]);
   const total = shown.reduce((s, l) => s + l.qty, 0);
   const scroller = useRef<HTMLDivElement>(null);
@@ -220,9 +227,9 @@ function useTrayPlaces(): ShownPlace[] {
   const zone = useBuild((s) => s.zone);
   return useMemo(() => {
     const books = booksInView({ workbench, view, version });
-    return trayPlaces(workbench, books, zone).map((place) => {
-      const lots = lotsAt(books, place.accounts);
-      return { ...place, lots, qty: lots.reduce((s, l) => s + l.qty, 0) };
-    });
+    return trayPlaces(workbench, books, zone).map((place) => ({
+      ...place,
+      qty: piecesAt(books, place.accounts),
+    }));
   }, [workbench, view, version, zone]);
 }

@@ -78,10 +78,15 @@ const done = (undo: ActionId, label: string): Notice => ({ kind: 'done', text: `
 
 const VERBS = { undo: 'Undone', redo: 'Done again' } as const;
 
-export function makeBuildStore(snapshot: BuildSnapshot, outbox: Outbox = windowOutbox()): BuildStore {
+/** What a build's screens share, of its snapshot; `workbench` are its books where they are open already. */
+export function makeBuildStore(
+  snapshot: BuildSnapshot,
+  outbox: Outbox = windowOutbox(),
+  workbench = new Workbench(snapshot),
+): BuildStore {
   let turning: Promise<void> = Promise.resolve();
   const store: BuildStore = createStore<BuildState>()((set, get) => ({
-    workbench: new Workbench(snapshot),
+    workbench,
     version: 0,
     revision: snapshot.revision,
     undoRedo: snapshot.undoRedo,

@@ -11,12 +11,21 @@ import type { Performed } from '@/server/perform';
 import type { FeedItem } from '@/data/actions';
 import { elsewhereWords } from '../words/refusal';
 import { ask } from '../sending/answers';
+import { askSnapshot } from '../sending/snapshots';
 import type { BuildState } from './build-store';
 import { fetchSteps, type Steps } from '../sending/feed-client';
 import { firstSelection } from './first-selection';
 
 /** How often what is known is asked for before it is left at what the page opened with. */
 const MOST_TRIES = 5;
+
+/** What this window shows and has not had answered. */
+interface Pending {
+  readonly id: string;
+  readonly diff: Diff;
+  /** Whether it lies on the books: on books that were fetched meanwhile it may not fit. */
+  laid: boolean;
+}
 
 interface Host {
   readonly get: () => BuildState;
@@ -30,7 +39,7 @@ interface Host {
  */
 export class BuildSync {
   /** Differences that are shown and not answered yet, in the order in which they were made. */
-  private pending: { readonly id: string; readonly diff: Diff }[] = [];
+  private pending: Pending[] = [];
   /** Requests of this window: their steps are no news to it. */
   private readonly mine = new Set<string>();
   private steps: Promise<unknown> = Promise.resolve();
@@ -50,28 +59,29 @@ export class BuildSync {
   /** Shows a difference at once. */
   show(id: string, diff: Diff): void {
     this.mine.add(id);
-    this.pending.push({ id, diff });
+    this.pending.push({ id, diff, laid: true });
     this.host.get().workbench.apply(diff);
     this.changed();
   }
 
   /** What was shown was carried out, perhaps with other numbers. */
   async accept(id: string, done: Performed): Promise<void> {
-    const sent = this.pending.find((p) => p.id === id)?.diff;
+    const sent = this.pending.find((p) => p.id === id);
     this.pending = this.pending.filter((p) => p.id !== id);
     this.answered = Math.max(this.answered, done.revision);
     // Books that were fetched meanwhile have it, and what became of it since: it must not lie on top of them again.
     if (this.isInBooks(done)) await this.reload();
-    else if (sent) await this.carry(renumbering(sent, done.diff));
+    else if (sent?.laid) await this.carry(renumbering(sent.diff, done.diff));
+    else if (sent) await this.carry(this.ofBuild(done.diff));
     this.setUndoRedo(done.undoRedo);
   }
 
   /** What was shown was not carried out. */
   async takeBack(id: string): Promise<void> {
-    const sent = this.pending.find((p) => p.id === id)?.diff;
+    const sent = this.pending.find((p) => p.id === id);
     this.pending = this.pending.filter((p) => p.id !== id);
     // What was logged on top of it may not fit without it: then the whole is fetched, and laid under what is left.
-    if (sent && !(await this.carry(invertDiff(sent)))) return;
+    if (sent?.laid && !(await this.carry(invertDiff(sent.diff)))) return;
     await this.catchUp();
     await this.refreshUndoRedo();
   }
@@ -207,7 +217,7 @@ export class BuildSync {
   /** Takes the books as the server has them, and lays what is not answered yet on top. */
   async reload(): Promise<void> {
     const before = this.host.get();
-    const fresh = await ask<BuildSnapshot>(`/api/builds/${before.workbench.build}/snapshot`);
+    const fresh = await askSnapshot(before.workbench.build);
     if (!fresh) return;
     // Something of this window was answered while they were on their way, and is told by nobody else.
     const same = fresh.workspace === this.snapshot.workspace;
@@ -216,7 +226,10 @@ export class BuildSync {
     if (!same) this.answered = 0;
     this.snapshot = fresh;
     const workbench = new Workbench(fresh, before.workbench.whatIf);
-    for (const { diff } of this.pending) if (!conflictWith(workbench.records, diff)) workbench.apply(diff);
+    for (const p of this.pending) {
+      p.laid = !conflictWith(workbench.records, p.diff);
+      if (p.laid) workbench.apply(p.diff);
+    }
     const now = this.host.get();
     const there = (id: string) => workbench.records.entry.has(id);
     this.host.set({

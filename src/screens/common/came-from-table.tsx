@@ -14,9 +14,14 @@ export function CameFromTable({ workbench, books }: { workbench: Workbench; book
       Number(b.from === 'box') - Number(a.from === 'box') ||
       name(a).localeCompare(name(b), 'en', { numeric: true }),
   );
-  const zones = workbench.zones.filter((z) => rows.some((r) => r.zone === z.id));
-  const sum = (of: (r: (typeof rows)[number]) => boolean) =>
-    rows.reduce((s, r) => s + (of(r) ? r.qty : 0), 0);
+  // By zone and origin; without either, over all of them.
+  const sums = new Map<string, number>();
+  for (const r of rows)
+    for (const zone of [r.zone, ''])
+      for (const key of [originKey(r.origin), ''])
+        sums.set(`${zone}|${key}`, (sums.get(`${zone}|${key}`) ?? 0) + r.qty);
+  const sum = (zone: string, key: string) => sums.get(`${zone}|${key}`) ?? 0;
+  const zones = workbench.zones.filter((z) => sum(z.id, '') !== 0);
   const cell = (n: number) => (n === 0 ? '' : count(n));
   if (rows.length === 0) return <p className="text-soft">Nothing has gone in yet.</p>;
   return (
@@ -45,10 +50,10 @@ export function CameFromTable({ workbench, books }: { workbench: Workbench; book
               </th>
               {columns.map(([key]) => (
                 <td key={key} className="px-2">
-                  {cell(sum((r) => r.zone === z.id && originKey(r.origin) === key))}
+                  {cell(sum(z.id, key))}
                 </td>
               ))}
-              <td className="px-2 font-semibold">{cell(sum((r) => r.zone === z.id))}</td>
+              <td className="px-2 font-semibold">{cell(sum(z.id, ''))}</td>
             </tr>
           ))}
         </tbody>
@@ -59,10 +64,10 @@ export function CameFromTable({ workbench, books }: { workbench: Workbench; book
             </th>
             {columns.map(([key]) => (
               <td key={key} className="px-2">
-                {cell(sum((r) => originKey(r.origin) === key))}
+                {cell(sum('', key))}
               </td>
             ))}
-            <td className="px-2">{cell(sum(() => true))}</td>
+            <td className="px-2">{cell(sum('', ''))}</td>
           </tr>
         </tfoot>
       </table>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { Colour } from '@/core/colour';
 import {
   alternativesFor,
@@ -73,7 +73,8 @@ export function useRegister(workbench: Workbench, version: number, came: Registe
     const look = () =>
       void askFor(parts).then(() => {
         if (!there) return;
-        setRows(said);
+        // A large build's colours take a while to look through: the page goes on answering meanwhile.
+        startTransition(() => setRows(said));
         // The server was away: it is asked again.
         if (parts.some((p) => !(p in said))) timer = window.setTimeout(look, AGAIN_MS);
       });

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Workbench, type BuildSnapshot } from '@/core/workbench';
+import type { Workbench } from '@/core/workbench';
 import type { Colour } from '@/core/colour';
 import type { BuildId } from '@/core/shared/ids';
 import { addDays, joinNeeds, PREFERENCES } from '@/core/market';
@@ -11,7 +11,8 @@ import { Button } from '@/ui/button';
 import { Check } from '@/ui/field';
 import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
-import { ask } from '../sending/answers';
+import { askBench } from '../sending/snapshots';
+import { turns } from '../sending/turns';
 import { BuyingPlanView, useSourcing } from '../sourcing';
 import type { OwnPartsActs } from '../common/own-parts-acts';
 
@@ -131,21 +132,19 @@ function useLacking(stock: StockSnapshot): readonly [Found, () => void] {
   const { builds, revision } = stock;
   useEffect(() => {
     let there = true;
-    void Promise.all(builds.map((b) => ask<BuildSnapshot>(`/api/builds/${b.id}/snapshot`))).then(
-      (snapshots) => {
-        if (!there) return;
-        // A build that is not answered for may lack a lot.
-        if (snapshots.some((s) => !s)) return setFound('failed');
-        setFound(
-          snapshots.flatMap((snapshot, i): Lacking[] => {
-            if (!snapshot) return [];
-            const workbench = new Workbench(snapshot);
-            const need = needOf(workbench);
-            return need.missing > 0 ? [{ workbench, name: builds[i]?.name ?? '', need }] : [];
-          }),
-        );
-      },
-    );
+    void Promise.all(builds.map((b) => askBench(b.id))).then(async (benches) => {
+      // A build that is not answered for may lack a lot.
+      if (benches.some((b) => !b)) return there && setFound('failed');
+      const pause = turns();
+      const lacking: Lacking[] = [];
+      for (const [i, workbench] of benches.entries()) {
+        await pause();
+        if (!workbench || !there) continue;
+        const need = needOf(workbench);
+        if (need.missing > 0) lacking.push({ workbench, name: builds[i]?.name ?? '', need });
+      }
+      if (there) setFound(lacking);
+    });
     return () => {
       there = false;
     };

@@ -14,7 +14,10 @@ export type NotReached = 'network' | Trouble['trouble'];
  * reached"; whatever else comes is an answer, also where it is not in the shape that was agreed on, since asking the same
  * again would be answered the same.
  */
-export async function readAnswer<T>(ask: () => Promise<Response>): Promise<Reached<T>> {
+export async function readAnswer<T>(
+  ask: () => Promise<Response>,
+  read = (r: Response) => unpacked(r).json() as Promise<Result<T, unknown>>,
+): Promise<Reached<T>> {
   let response: Response;
   try {
     response = await ask();
@@ -22,7 +25,7 @@ export async function readAnswer<T>(ask: () => Promise<Response>): Promise<Reach
     return { reached: false, why: 'network' };
   }
   try {
-    const said = (await unpacked(response).json()) as Result<T, unknown>;
+    const said = await read(response);
     if (said.ok) return { reached: true, answer: said };
     const reason = said.reason as { refused?: string; trouble?: Trouble } | undefined;
     if (reason?.refused === 'trouble' && reason.trouble)
@@ -38,8 +41,11 @@ export async function readAnswer<T>(ask: () => Promise<Response>): Promise<Reach
 
 const PACKED = 'application/gzip';
 
+/** What an asker says that can read packed answers. */
+export const TAKES_PACKED = { accept: `${PACKED}, application/json` };
+
 /** Large answers come packed. */
-const unpacked = (response: Response): Response =>
+export const unpacked = (response: Response): Response =>
   response.headers?.get('content-type') === PACKED && response.body
     ? new Response(response.body.pipeThrough(new DecompressionStream('gzip')))
     : response;
@@ -56,6 +62,6 @@ export const post = <T>(path: string, body: unknown): Promise<Reached<T>> =>
 
 /** Asks for something; undefined when it could not be had. */
 export async function ask<T>(path: string): Promise<T | undefined> {
-  const said = await readAnswer<T>(() => fetch(path, { headers: { accept: `${PACKED}, application/json` } }));
+  const said = await readAnswer<T>(() => fetch(path, { headers: TAKES_PACKED }));
   return said.reached && said.answer.ok ? said.answer.value : undefined;
 }

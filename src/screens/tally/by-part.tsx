@@ -46,7 +46,7 @@ export function ByPart({ title, books, parts, total, note }: ByPartProps) {
     .map((p) => ({ ...p, figures: books.figures(p.scope) }))
     .filter((r) => Object.values(r.figures).some((n) => n !== 0));
   return (
-    <section className="mb-6 break-inside-avoid overflow-x-auto">
+    <section className="drawn-near mb-6 break-inside-avoid overflow-x-auto">
       <h2 className="mb-1 text-[16px]">{title}</h2>
       {note && <p className="text-soft mb-1">{note}</p>}
       <table className="w-full text-right">

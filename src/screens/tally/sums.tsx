@@ -135,7 +135,7 @@ function Placeholders({ books }: { books: Books }) {
 function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
   const lots = books.balances.elements(sparesAccount(workbench.build)).filter(([, n]) => n > 0);
   return (
-    <section className="mb-6">
+    <section className="drawn-near mb-6">
       <h2 className="mb-1 text-[16px]">Spares</h2>
       {lots.length === 0 && <p className="text-soft">None are left.</p>}
       <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">

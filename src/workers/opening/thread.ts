@@ -2,6 +2,7 @@ import Sqlite from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { gzipSync } from 'node:zlib';
 import { parentPort, workerData } from 'node:worker_threads';
+import { snapshotLines } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import * as schema from '@/data/schema';
 import { readOpening } from '@/data/openings';
@@ -14,7 +15,7 @@ export interface OpeningTask {
   readonly workspace: string;
 }
 
-/** What the page opens with, packed as its answer; null where there is no such build. */
+/** What the page opens with, in lines and packed; null where there is no such build. */
 export type PackedOpening = { readonly revision: number; readonly packed: Uint8Array } | null;
 
 const { file, build, workspace } = workerData as OpeningTask;
@@ -25,6 +26,6 @@ const opening = sqlite.transaction(() => readOpening(db, build))();
 sqlite.close();
 const value = opening && { workspace, ...opening };
 const answer: PackedOpening = value
-  ? { revision: value.revision, packed: gzipSync(JSON.stringify({ ok: true, value }), { level: 4 }) }
+  ? { revision: value.revision, packed: gzipSync(snapshotLines(value).join('\n'), { level: 4 }) }
   : null;
 parentPort?.postMessage({ answer });

@@ -1,0 +1,111 @@
+import { gzipSync } from 'node:zlib';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { stockAccount } from '@/core/ledger';
+import { snapshotLines, Workbench, type BuildSnapshot } from '@/core/workbench';
+import { makeWorkbench, TEST_BUILD, TEST_TRAY, used } from '@/core/testing/workbench';
+import { el } from '@/core/testing/world';
+import { askBench, askOpening, askSnapshot } from './snapshots';
+import { turns } from './turns';
+
+const snapshot: BuildSnapshot = {
+  ...makeWorkbench({ zones: { Wall: ['12 brick 1x2 chalk'] } }).snapshotNow,
+  complete: false,
+  records: makeWorkbench({ zones: { Wall: ['12 brick 1x2 chalk'] } }).recordList(),
+};
+const asSent = JSON.parse(JSON.stringify(snapshot)) as BuildSnapshot;
+const answering = (body: BodyInit, type: string, status = 200) =>
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(new Response(body, { status, headers: { 'content-type': type } })),
+  );
+const packed = (text: string) => new Uint8Array(gzipSync(text));
+const lines = snapshotLines(snapshot).join('\n');
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('what a build opens with is read', () => {
+  it.each([
+    ['plain', JSON.stringify({ ok: true, value: snapshot }), 'application/json'],
+    ['packed', packed(JSON.stringify({ ok: true, value: snapshot })), 'application/gzip'],
+    ['packed in lines', packed(lines), 'application/gzip'],
+    ['packed in lines, with an end', packed(`${lines}\n`), 'application/gzip'],
+  ])('%s', async (_, body, type) => {
+    answering(body, type);
+    expect(await askSnapshot(TEST_BUILD)).toEqual(asSent);
+  });
+
+  it('and its books are opened', async () => {
+    answering(packed(lines), 'application/gzip');
+    expect((await askBench(TEST_BUILD))?.built.figures({ of: 'build' }).onModel).toBe(12);
+  });
+
+  describe('by a page that has nothing yet', () => {
+    const price = makeWorkbench({ zones: {}, prices: ['brick 1x2 chalk 14', 'tile 1x2 ash 9'] });
+    const knowledge = { prices: [...price.records.price.values()], madeIn: [] };
+    const element = el('tile 1x2', 'ash');
+    const around = [{ account: stockAccount(TEST_TRAY), element, grade: used, qty: 5 }];
+    const said: Record<string, unknown> = {
+      '/api/knowledge': { ok: true, value: knowledge },
+      [`/api/builds/${TEST_BUILD}/surroundings`]: {
+        ok: true,
+        value: { surroundings: around, plannedElsewhere: [], undoRedo: { undo: null, redo: null } },
+      },
+      // Under a path of its own: fetching anew must never be answered by what the browser kept.
+      [`/api/builds/${TEST_BUILD}/snapshot?opening`]: { ok: true, value: snapshot },
+    };
+    const serving = (without?: string) =>
+      vi.stubGlobal('fetch', (path: string) =>
+        path === without || !(path in said)
+          ? Promise.reject(new TypeError('no network'))
+          : Promise.resolve(Response.json(said[path])),
+      );
+
+    it('with what the workspace knows and has, as a bench that learns it later', async () => {
+      serving();
+      const { workbench } = (await askOpening(TEST_BUILD))!;
+      const later = new Workbench({ ...asSent, complete: false });
+      later.takeKnowledge(knowledge, { surroundings: around, plannedElsewhere: [] });
+      expect(workbench.isComplete && later.isComplete).toBe(true);
+      const rows = (w: Workbench) => w.planned.balances.rows().sort((a, b) => a.qty - b.qty);
+      expect(rows(workbench)).toEqual(rows(later));
+      expect([...workbench.records.price]).toEqual([...later.records.price]);
+      expect(workbench.priceOf(element, used)).toBe(later.priceOf(element, used));
+      expect(workbench.priceOf(element, used)).toBeGreaterThan(0);
+      expect(workbench.callContext().atHand(element)).toBe(true);
+    });
+
+    it('without it where it cannot be had, to learn it later; and not at all without its own', async () => {
+      serving('/api/knowledge');
+      const opened = await askOpening(TEST_BUILD);
+      expect(opened?.workbench.isComplete).toBe(snapshot.complete);
+      expect(opened?.workbench.records.price.size).toBe(0);
+      serving(`/api/builds/${TEST_BUILD}/snapshot?opening`);
+      expect(await askOpening(TEST_BUILD)).toBeUndefined();
+    });
+  });
+
+  it.each([
+    ['a refusal', '{"ok":false,"reason":{"refused":"no such build"}}', 'application/json', 404],
+    ['a page that is none', '<html>', 'text/html', 502],
+    ['lines that broke off', packed(lines.slice(0, -40)), 'application/gzip', 200],
+    ['a pack that broke off', packed(lines).slice(0, -40), 'application/gzip', 200],
+    ['nothing', packed(''), 'application/gzip', 200],
+  ])('not at all from %s', async (_, body, type, status) => {
+    answering(body, type, status);
+    expect(await askSnapshot(TEST_BUILD)).toBeUndefined();
+    expect(await askBench(TEST_BUILD)).toBeUndefined();
+  });
+});
+
+it('a pause comes back at once until a turn was taken, and then lets in what waits', async () => {
+  let came = false;
+  setTimeout(() => (came = true), 0);
+  const pause = turns();
+  await pause();
+  expect(came).toBe(false);
+  for (let i = 0; i < 50 && !came; i++) {
+    const until = performance.now() + 20;
+    while (performance.now() < until);
+    await pause();
+  }
+  expect(came).toBe(true);
+});

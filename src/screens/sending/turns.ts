@@ -1,0 +1,26 @@
+/** How long a page may go on without looking at what else waits: half of what a person would feel. */
+const TURN_MS = 16;
+
+/**
+ * A pause for long work: awaited between its pieces, it comes back at once until a turn has been taken, and then lets keys,
+ * pointers and drawing have theirs.
+ */
+export function turns(): () => Promise<void> {
+  let since = performance.now();
+  return async () => {
+    if (performance.now() - since < TURN_MS) return;
+    await nextTurn();
+    since = performance.now();
+  };
+}
+
+/** A message to itself: a timer would wait for a second in a window that is not looked at. */
+const nextTurn = (): Promise<void> =>
+  new Promise((done) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      done();
+    };
+    port2.postMessage(null);
+  });
