@@ -23,14 +23,21 @@ interface Row {
   readonly now: number | null;
 }
 
-/** All builds with their kept summaries, newest first. */
-export function readSummaries(db: Database): SummarisedBuild[] {
-  const rows = db.all<Row>(sql`
+const WITH_SUMMARY = sql`
     select b.id, b.name, b.note, b.created_at, b.archived, s.summary, s.position,
       (select max(position) from action_scopes where scope = b.id) as now
-    from builds b left join build_summaries s on s.build = b.id
-    order by b.created_at desc, b.id`);
-  return rows.map((r) => ({
+    from builds b left join build_summaries s on s.build = b.id`;
+
+/** All builds with their kept summaries, newest first. */
+export const readSummaries = (db: Database): SummarisedBuild[] =>
+  db.all<Row>(sql`${WITH_SUMMARY} order by b.created_at desc, b.id`).map(summarised);
+
+/** One build with its kept summary. */
+export const readSummary = (db: Database, build: Build['id']): SummarisedBuild | undefined =>
+  db.all<Row>(sql`${WITH_SUMMARY} where b.id = ${build}`).map(summarised)[0];
+
+function summarised(r: Row): SummarisedBuild {
+  return {
     build: {
       id: r.id,
       name: r.name,
@@ -41,7 +48,7 @@ export function readSummaries(db: Database): SummarisedBuild[] {
     summary: r.summary === null ? null : (JSON.parse(r.summary) as unknown),
     isFresh: r.summary !== null && r.position === (r.now ?? 0),
     position: r.now ?? 0,
-  }));
+  };
 }
 
 /** Forgets all summaries, where they may be somebody else's work: they are made anew. */

@@ -1,7 +1,7 @@
 import { Books, openPlaceholders, placeOf } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
-import { readSummaries, writeSummary, type SummarisedBuild } from '@/data/build-summaries';
+import { readSummaries, readSummary, writeSummary, type SummarisedBuild } from '@/data/build-summaries';
 import { inTransaction, type Handle } from '@/data/database';
 import { readRecords } from '@/data/records';
 
@@ -89,13 +89,29 @@ export function readBuilds(handle: Handle, query: BuildsQuery = {}): Builds {
   };
 }
 
+const isGood = (b: SummarisedBuild): boolean =>
+  b.isFresh && (b.summary as Partial<BuildSummary>).version === SUMMARY_VERSION;
+
+/** What a build comes to, where that is kept and true; its books are not opened for it. */
+export type ComesTo = Pick<
+  BuildSummary,
+  'shipped' | 'onModel' | 'net' | 'outOfPocket' | 'boughtUnpriced' | 'sparesLeft'
+>;
+
+export function keptFigures({ db }: Handle, build: BuildId): ComesTo | null {
+  const kept = readSummary(db, build);
+  if (!kept || !isGood(kept)) return null;
+  const { shipped, onModel, net, outOfPocket, boughtUnpriced, sparesLeft } = kept.summary as BuildSummary;
+  return { shipped, onModel, net, outOfPocket, boughtUnpriced, sparesLeft };
+}
+
 /** Works out what is not kept or no longer true, newest builds first, as long as there is time; one at least. */
 function freshened(handle: Handle, all: readonly SummarisedBuild[]): SummarisedBuild[] {
   const until = performance.now() + WORK_MS;
   let worked = 0;
   const made: { id: BuildId; position: number; summary: BuildSummary }[] = [];
   const fresh = all.map((b): SummarisedBuild => {
-    if (b.isFresh && (b.summary as Partial<BuildSummary>).version === SUMMARY_VERSION) return b;
+    if (isGood(b)) return b;
     if (worked++ > 0 && performance.now() > until) return { ...b, summary: null };
     const summary = summaryOf(handle, b.build.id);
     made.push({ id: b.build.id, position: b.position, summary });

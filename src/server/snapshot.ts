@@ -9,6 +9,7 @@ import { readOpening, readSurroundings, readWhole, stockOrder, type Opened } fro
 import { loansOf, stockPlans } from '@/data/own-parts';
 import { countRecords, numbersIn, readRecord, readRecords } from '@/data/records';
 import { simulatedRegister } from '@/simulated/register';
+import { keptFigures, type ComesTo } from './build-list';
 import { paletteIn } from './palette';
 import { workspaceName } from './steps';
 
@@ -71,15 +72,26 @@ export function colourPageOpening(
   return opened && { opening: opened.snapshot, register: opened.register };
 }
 
-/** What the page of a build with a long log comes with: the page asks for its books. */
-interface Later {
+/** What the page of a build with a long log comes with, to be read while it asks for its books. */
+export interface Later {
   readonly later: BuildId;
   readonly name: string;
+  /** Conditions of its copies. */
+  readonly copies: readonly string[];
+  /** What it comes to, where that is kept. */
+  readonly comesTo: ComesTo | null;
 }
 
 function laterOf(handle: Handle, build: BuildId): Later | undefined {
   const record = readRecord(handle.db, 'build', build);
-  return record && isLongLog(handle, build) ? { later: build, name: record.name } : undefined;
+  if (!record || !isLongLog(handle, build)) return undefined;
+  const copies = readRecords(handle.db, 'copy', build).filter((c) => c.role === 'base');
+  return {
+    later: build,
+    name: record.name,
+    copies: copies.map((c) => c.condition),
+    comesTo: keptFigures(handle, build),
+  };
 }
 
 /** What the whole workspace knows of parts, whichever build asks. */

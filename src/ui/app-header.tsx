@@ -50,10 +50,12 @@ export function AppHeader({ build, screen, children }: HeaderProps) {
             {' / '}
           </span>
           <bdi className="text-ink font-semibold">{build.name}</bdi>
-          <span className="hidden md:inline">
-            {' · '}
-            <bdi>{build.says}</bdi>
-          </span>
+          {build.says && (
+            <span className="hidden md:inline">
+              {' · '}
+              <bdi>{build.says}</bdi>
+            </span>
+          )}
         </p>
       ) : (
         <span className="flex-1" />

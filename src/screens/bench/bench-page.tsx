@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { BenchScreen } from './bench-screen';
 
-export const BenchPage = withOpening(BenchScreen);
+export const BenchPage = withOpening(BenchScreen, 'Bench');

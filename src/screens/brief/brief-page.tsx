@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { BriefScreen } from './brief-screen';
 
-export const BriefPage = withOpening(BriefScreen);
+export const BriefPage = withOpening(BriefScreen, 'Brief');

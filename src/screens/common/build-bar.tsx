@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { RadioGroup } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { AppHeader, type ScreenName } from '@/ui/app-header';
-import { count } from '@/ui/numbers';
+import { copiesWords } from '../words/build';
 import { useBuild } from './build-store';
 import { NoticeLine } from './notice-line';
 import { BACKGROUNDS, type Background, type useBackground } from './use-background';
@@ -26,8 +26,10 @@ export function BuildBar({ screen, background, children }: BuildBarProps) {
   const build = workbench.records.build.get(workbench.build);
   const copies = [...workbench.records.copy.values()].filter((c) => c.role === 'base');
   const shipped = workbench.built.figures({ of: 'build' }).shipped;
-  const first = copies[0];
-  const says = `${copies.length > 1 ? `${copies.length} copies` : `${first?.condition ?? 'no'} copy`}, ${count(shipped)} pieces`;
+  const says = copiesWords(
+    copies.map((c) => c.condition),
+    shipped,
+  );
   return (
     <>
       <AppHeader build={{ id: workbench.build, name: build?.name ?? '', says }} screen={screen}>

@@ -2,13 +2,15 @@
 
 import { startTransition, useEffect, useState, type ComponentType } from 'react';
 import type { BuildSnapshot, Workbench } from '@/core/workbench';
-import type { BuildId } from '@/core/shared/ids';
+import type { Later } from '@/server/snapshot';
+import { AppHeader, type ScreenName } from '@/ui/app-header';
 import { Button } from '@/ui/button';
 import { askOpening } from '../sending/snapshots';
+import { comesToWords, copiesWords } from '../words/build';
 import { OpenedContext } from './opened-context';
 
-/** What a page opens a build with: all of it, or, where its log is long, its name; the page then asks for the rest. */
-export type Opening = BuildSnapshot | { readonly later: BuildId; readonly name: string };
+/** What a page opens a build with: all of it, or, where its log is long, what it comes to; the page asks for the rest. */
+export type Opening = BuildSnapshot | Later;
 
 interface Got {
   readonly snapshot: BuildSnapshot;
@@ -18,6 +20,7 @@ interface Got {
 /** A screen of a build that can also be opened before its books are there. */
 export const withOpening = <More extends object = object>(
   Screen: ComponentType<{ snapshot: BuildSnapshot } & More>,
+  name: ScreenName,
 ) =>
   function OpeningScreen({ opening, ...rest }: { opening: Opening } & More) {
     const more = rest as unknown as More;
@@ -42,24 +45,44 @@ export const withOpening = <More extends object = object>(
         </OpenedContext>
       );
     return (
-      <main className="mx-auto max-w-xl px-4 py-16">
-        <h1 className="text-[24px]">
-          <bdi>{later?.name}</bdi>
+      <Waiting
+        of={later!}
+        screen={name}
+        failed={got === 'failed'}
+        onAgain={() => {
+          setGot(null);
+          setTries(tries + 1);
+        }}
+      />
+    );
+  };
+
+interface WaitingProps {
+  readonly of: Later;
+  readonly screen: ScreenName;
+  readonly failed: boolean;
+  readonly onAgain: () => void;
+}
+
+/** What is known of a build while its books are on their way. */
+function Waiting({ of: { later, name, copies, comesTo }, screen, failed, onAgain }: WaitingProps) {
+  const says = comesTo ? copiesWords(copies, comesTo.shipped) : '';
+  return (
+    <>
+      <AppHeader build={{ id: later, name, says }} screen={screen} />
+      <main className="px-4 py-5">
+        <h1 className="text-[24px] leading-tight">
+          {comesTo ? `${comesToWords(comesTo)}.` : <bdi>{name}</bdi>}
         </h1>
-        <p role="status" className="text-soft mt-2">
-          {got === 'failed' ? 'The server did not answer.' : 'Its log is long: it is being opened…'}
+        <p role="status" className="text-soft mt-1">
+          {failed ? 'The server did not answer.' : 'Its log is long: it is being opened…'}
         </p>
-        {got === 'failed' && (
-          <Button
-            className="mt-3"
-            onClick={() => {
-              setGot(null);
-              setTries(tries + 1);
-            }}
-          >
+        {failed && (
+          <Button className="mt-3" onClick={onAgain}>
             Try again
           </Button>
         )}
       </main>
-    );
-  };
+    </>
+  );
+}

@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { FitScreen } from './fit-screen';
 
-export const FitPage = withOpening(FitScreen);
+export const FitPage = withOpening(FitScreen, 'Fit');

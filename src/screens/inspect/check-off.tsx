@@ -17,6 +17,7 @@ import { count } from '@/ui/numbers';
 import { Button, Key } from '@/ui/button';
 import { useBuild } from '../common/build-store';
 import { countProblemWords } from '../words/inspection';
+import { LotRows } from './lot-rows';
 
 /** Counting a copy in, tray by tray: one line, Enter for all there, and the next lot is up. */
 export function CheckOff() {
@@ -231,60 +232,4 @@ function ZoneChip({
       <bdi>{name}</bdi> {done === lots.length ? '✓' : `${done}/${lots.length}`}
     </button>
   );
-}
-
-function LotRows({
-  lots,
-  index,
-  onPick,
-}: {
-  lots: readonly BoxLot[];
-  index: number;
-  onPick: (index: number) => void;
-}) {
-  const list = useRef<HTMLUListElement>(null);
-  useEffect(() => {
-    list.current?.children[index]?.scrollIntoView({ block: 'nearest' });
-  }, [index, lots]);
-  return (
-    <div
-      className="bg-background text-background-ink min-h-0 flex-1 overflow-auto"
-      tabIndex={0}
-      role="region"
-      aria-label="Lots of this tray"
-    >
-      <ul ref={list} className="grid content-start">
-        {lots.map((l, i) => (
-          <li key={l.element} className="border-background-rule border-b">
-            <button
-              type="button"
-              aria-current={i === index ? 'true' : undefined}
-              onClick={() => onPick(i)}
-              className={clsx(
-                'flex min-h-9 w-full items-center gap-3 px-4 text-left',
-                i === index && 'bg-background-lit font-semibold',
-              )}
-            >
-              <Glyph element={l.element} size={32} />
-              <span className="w-8 text-right">{count(l.expected)}</span>
-              <span className="min-w-0 flex-1 truncate">{elementName(l.element)}</span>
-              <span className={clsx('text-right', !l.line && 'text-background-soft')}>{lineWords(l)}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
-function lineWords({ line, expected }: BoxLot): string {
-  if (!line) return 'not checked off';
-  const lack = expected - line.there - line.broken;
-  const parts = [
-    lack > 0 ? `${lack} missing` : '',
-    line.broken > 0 ? `${line.broken} broken` : '',
-    line.faded > 0 ? `${line.faded} faded` : '',
-    line.bare > 0 ? `${line.bare} bare` : '',
-  ].filter(Boolean);
-  return parts.length > 0 ? `✓ ${parts.join(', ')}` : '✓ all there';
 }

@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { InspectScreen } from './inspect-screen';
 
-export const InspectPage = withOpening(InspectScreen);
+export const InspectPage = withOpening(InspectScreen, 'Inspect');

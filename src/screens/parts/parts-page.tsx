@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { PartsScreen } from './parts-screen';
 
-export const PartsPage = withOpening(PartsScreen);
+export const PartsPage = withOpening(PartsScreen, 'Parts');

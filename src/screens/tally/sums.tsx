@@ -6,11 +6,12 @@ import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { phasesOf, type Workbench } from '@/core/workbench';
 import { buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, modNo, pieces, priced, signed } from '@/ui/numbers';
+import { count, modNo, priced } from '@/ui/numbers';
 import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
 import { ListLinks } from '../lists/list-links';
 import { ByPart, type Part } from './by-part';
+import { comesToWords } from '../words/build';
 import { Costs } from './costs';
 import { MustStay } from './must-stay';
 import { RulesKept } from './rules-kept';
@@ -34,8 +35,7 @@ export function Sums({ workbench, planned }: SumsProps) {
           <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
         </p>
         <h1 className="text-[24px] leading-tight">
-          {pieces(f.onModel)} on the model, net {signed(f.net)}, for {priced(f.outOfPocket, f.boughtUnpriced)}
-          ; {count(f.sparesLeft)} {f.sparesLeft === 1 ? 'spare' : 'spares'} left
+          {comesToWords(f)}
           {tally.inBoxes.pieces > 0 && `, ${count(tally.inBoxes.pieces)} more in its boxes`}.
         </h1>
         <p className="text-soft mt-1">

@@ -3,4 +3,4 @@
 import { withOpening } from '../common/with-opening';
 import { TallyScreen } from './tally-screen';
 
-export const TallyPage = withOpening(TallyScreen);
+export const TallyPage = withOpening(TallyScreen, 'Tally');
