@@ -229,7 +229,7 @@ function ZoneChip({
         here ? 'border-ink bg-ink text-sheet' : 'border-edge hover:border-ink',
       )}
     >
-      <bdi>{name}</bdi> {done === lots.length ? '✓' : `${done}/${lots.length}`}
+      <bdi>{name}</bdi> {done === lots.length ? '✓' : `${count(done)}/${count(lots.length)}`}
     </button>
   );
 }

@@ -1,12 +1,11 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
-import { useEffect, useRef } from 'react';
 import type { BoxLot } from '@/core/inspection';
 import { elementName } from '@/core/parts';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 
 interface LotRowsProps {
   readonly lots: readonly BoxLot[];
@@ -17,41 +16,22 @@ interface LotRowsProps {
 
 /** The lots of a tray with what was counted of them; of thousands those in sight are drawn. */
 export function LotRows({ lots, index, onPick }: LotRowsProps) {
-  const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count: lots.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => 42,
-    overscan: 8,
-  });
-  useEffect(() => virtual.scrollToIndex(index, { align: 'auto' }), [virtual, index, lots]);
   return (
     <div
-      ref={scroller}
-      className="bg-background text-background-ink min-h-0 flex-1 overflow-auto"
+      className="scroll-box bg-background text-background-ink"
       tabIndex={0}
       role="region"
       aria-label="Lots of this tray"
     >
-      <ul style={{ height: virtual.getTotalSize() }} className="relative">
-        {virtual.getVirtualItems().map(({ index: i, start }) => {
-          const lot = lots[i];
-          if (!lot) return null;
-          return (
-            <li
-              key={lot.element}
-              ref={virtual.measureElement}
-              data-index={i}
-              aria-setsize={lots.length}
-              aria-posinset={i + 1}
-              style={{ transform: `translateY(${start}px)` }}
-              className="border-background-rule absolute inset-x-0 top-0 border-b"
-            >
-              <LotRow lot={lot} isUp={i === index} onPick={() => onPick(i)} />
-            </li>
-          );
-        })}
-      </ul>
+      <VirtualList
+        items={lots}
+        keyOf={(l) => l.element}
+        rowHeight={37}
+        rowClass="border-background-rule border-b"
+        inSight={index}
+      >
+        {(lot, i) => <LotRow lot={lot} isUp={i === index} onPick={() => onPick(i)} />}
+      </VirtualList>
     </div>
   );
 }

@@ -7,6 +7,7 @@ import type { BuildNeed } from '@/server/needs';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, piecesOfKinds } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 
 interface Lacking {
   readonly element: ElementKey;
@@ -60,12 +61,14 @@ export function AllNeeds() {
             </li>
           ))}
       </ul>
-      <ul>
-        {lots.map((l) => (
-          <li
-            key={`${l.element}${l.hidden}`}
-            className="border-rule flex min-h-10 flex-wrap items-center gap-3 border-b"
-          >
+      <VirtualList
+        items={lots}
+        keyOf={(l) => `${l.element}${l.hidden}`}
+        rowHeight={41}
+        rowClass="border-rule flex min-h-10 flex-wrap items-center gap-3 border-b"
+      >
+        {(l) => (
+          <>
             <Glyph element={l.element} mark={l.hidden ? 'hidden' : 'in'} size={30} label="" />
             <span className="w-56">
               <b>{count(l.builds.reduce((s, b) => s + b.qty, 0))}</b> {elementName(l.element)}
@@ -73,9 +76,9 @@ export function AllNeeds() {
             <span className="text-soft flex-1">
               {l.builds.map((b) => `${count(b.qty)} for ${b.name}`).join(', ')}
             </span>
-          </li>
-        ))}
-      </ul>
+          </>
+        )}
+      </VirtualList>
     </section>
   );
 }

@@ -8,6 +8,7 @@ import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, pieces } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 import { AllNeeds } from './all-needs';
 import type { OwnPartsActs } from '../common/own-parts-acts';
 
@@ -69,9 +70,14 @@ export function ClaimsTab({
             ? 'No plan takes anything from own parts.'
             : `Plans take ${pieces(contests.reduce((s, c) => s + c.wanted, 0))} in ${count(contests.length)} elements; ${count(short.length)} will not do.`}
         </h2>
-        <ul>
-          {[...short, ...rest].map((c) => (
-            <li key={c.element} className="border-rule flex min-h-11 flex-wrap items-center gap-3 border-b">
+        <VirtualList
+          items={[...short, ...rest]}
+          keyOf={(c) => c.element}
+          rowHeight={45}
+          rowClass="border-rule flex min-h-11 flex-wrap items-center gap-3 border-b"
+        >
+          {(c) => (
+            <>
               <Glyph element={c.element} mark={c.wanted > c.there ? 'out' : 'in'} size={34} />
               <span className="w-56">
                 {elementName(c.element)}
@@ -90,9 +96,9 @@ export function ClaimsTab({
                   </span>
                 ))}
               </span>
-            </li>
-          ))}
-        </ul>
+            </>
+          )}
+        </VirtualList>
         <AllNeeds />
       </section>
     </div>

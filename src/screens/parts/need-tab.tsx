@@ -7,6 +7,7 @@ import { familyOf, NEED_ORDERS, needBy, sortNeed, type NeedLot, type NeedReport 
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, pieces, piecesOfKinds } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 import { useBuild } from '../common/build-store';
 import { list } from '../words/places';
 import { PlaceholdersPanel } from './placeholders-panel';
@@ -73,11 +74,14 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
         {need.lots.length > 0 && shown.length === 0 && (
           <p className="text-soft py-2">Nothing that is needed has “{text.trim()}” in it.</p>
         )}
-        <ul>
-          {shown.map((lot) => (
-            <LotRow key={`${lot.element}${lot.hidden}`} lot={lot} />
-          ))}
-        </ul>
+        <VirtualList
+          items={shown}
+          keyOf={(lot) => `${lot.element}${lot.hidden}`}
+          rowHeight={43}
+          rowClass="border-rule border-b"
+        >
+          {(lot) => <LotRow lot={lot} />}
+        </VirtualList>
       </section>
       <aside
         aria-label="The need by part of the work"
@@ -198,33 +202,31 @@ function whereFrom(need: NeedReport): string {
 function LotRow({ lot }: { lot: NeedLot }) {
   const workbench = useBuild((s) => s.workbench);
   return (
-    <li className="border-rule border-b">
-      <details>
-        <summary className="flex min-h-10 items-center gap-3">
-          <Glyph element={lot.element} mark={lot.hidden ? 'hidden' : 'in'} size={34} />
-          <b className="w-10 text-right">{count(lot.qty)}</b>
-          <span className="flex-1">
-            {elementName(lot.element)}
-            {lot.hidden && <span className="text-faint"> hidden, any colour does</span>}
-          </span>
-          <span className="text-faint">
-            {lot.sources.length} {lot.sources.length === 1 ? 'entry' : 'entries'}
-          </span>
-        </summary>
-        <ul className="text-soft pb-2 pl-20">
-          {lot.sources.map((s) => {
-            const entry = workbench.records.entry.get(s.entry);
-            const m = s.modification ? workbench.records.modification.get(s.modification) : undefined;
-            return (
-              <li key={`${s.entry}${s.movement}`}>
-                {count(s.qty)} {s.movement === null ? 'that a placeholder stands for since' : 'for'} entry{' '}
-                {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
-                {s.zone && <>, {workbench.records.zone.get(s.zone)?.name}</>}
-              </li>
-            );
-          })}
-        </ul>
-      </details>
-    </li>
+    <details>
+      <summary className="flex min-h-10 items-center gap-3">
+        <Glyph element={lot.element} mark={lot.hidden ? 'hidden' : 'in'} size={34} />
+        <b className="w-10 text-right">{count(lot.qty)}</b>
+        <span className="flex-1">
+          {elementName(lot.element)}
+          {lot.hidden && <span className="text-faint"> hidden, any colour does</span>}
+        </span>
+        <span className="text-faint">
+          {lot.sources.length} {lot.sources.length === 1 ? 'entry' : 'entries'}
+        </span>
+      </summary>
+      <ul className="text-soft pb-2 pl-20">
+        {lot.sources.map((s) => {
+          const entry = workbench.records.entry.get(s.entry);
+          const m = s.modification ? workbench.records.modification.get(s.modification) : undefined;
+          return (
+            <li key={`${s.entry}${s.movement}`}>
+              {count(s.qty)} {s.movement === null ? 'that a placeholder stands for since' : 'for'} entry{' '}
+              {entry?.no}, <bdi>{m ? `${modNo(m.no)} ${m.title}` : ''}</bdi>
+              {s.zone && <>, {workbench.records.zone.get(s.zone)?.name}</>}
+            </li>
+          );
+        })}
+      </ul>
+    </details>
   );
 }

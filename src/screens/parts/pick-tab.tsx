@@ -7,6 +7,7 @@ import { pickList, PICK_ORDERS, pickOut, type PickOrder } from '@/core/need';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { modNo, pieces } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 import { useBuild } from '../common/build-store';
 import { SortingBins } from './sorting-bins';
 import { useOneInAddress } from '../common/use-in-address';
@@ -63,9 +64,15 @@ export function PickTab() {
         </span>
       </div>
       {shown.length > 0 && <SortingBins lots={shown} />}
-      <ul className="max-w-3xl">
-        {shown.map((l, i) => (
-          <li key={key(l)} className="break-inside-avoid">
+      <VirtualList
+        items={shown}
+        keyOf={key}
+        rowHeight={45}
+        className="max-w-3xl"
+        rowClass="break-inside-avoid"
+      >
+        {(l, i) => (
+          <>
             {order === 'tray' && shown[i - 1]?.where !== l.where && (
               <h2 className="border-ink mt-3 border-b pb-1">
                 <bdi>{l.place === 'spares' ? 'In hand' : l.where}</bdi>
@@ -91,9 +98,9 @@ export function PickTab() {
               </span>
               {order === 'shape' && <bdi className="text-soft">{l.where}</bdi>}
             </label>
-          </li>
-        ))}
-      </ul>
+          </>
+        )}
+      </VirtualList>
     </section>
   );
 }

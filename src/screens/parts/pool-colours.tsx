@@ -8,7 +8,7 @@ import { LotGlyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { useInAddress } from '../common/use-in-address';
 
-const MOST_ROWS = 60;
+const MOST_ROWS = 40;
 
 /** In which colours each part is available at all: a part a row, drawn in every colour, with how many and out of which box. */
 export function PoolColours({ boxes }: { boxes: readonly PoolBox[] }) {

@@ -9,6 +9,7 @@ import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } fr
 import { Check, Field, Input } from '@/ui/field';
 import { Glyph, LotGlyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, piecesOfKinds } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 import { useBuild } from '../common/build-store';
 import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
@@ -66,12 +67,15 @@ export function PoolTab() {
             </Field>
           ))}
         </div>
-        <ul className="mb-5">
-          {report.short.map((s) => (
-            <li
-              key={s.element}
-              className="border-rule flex min-h-11 flex-wrap items-center gap-3 border-b py-1"
-            >
+        <VirtualList
+          items={report.short}
+          keyOf={(s) => s.element}
+          rowHeight={49}
+          className="mb-5"
+          rowClass="border-rule flex min-h-11 flex-wrap items-center gap-3 border-b py-1"
+        >
+          {(s) => (
+            <>
               <Glyph element={s.element} mark="out" size={34} />
               <span className="min-w-0 flex-1">
                 <b>{s.short}</b> {elementName(s.element)} short
@@ -82,9 +86,9 @@ export function PoolTab() {
                   <LotGlyph key={n.element} element={n.element} qty={n.left} size={28} />
                 ))}
               </span>
-            </li>
-          ))}
-        </ul>
+            </>
+          )}
+        </VirtualList>
         <PoolModels owned={own} wants={wants} />
         <TwoListsOfParts />
       </section>

@@ -9,6 +9,7 @@ import { Button, Key } from '@/ui/button';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count, pieces, piecesOfKinds } from '@/ui/numbers';
+import { VirtualList } from '@/ui/virtual-list';
 import { useBuild } from '../common/build-store';
 import { useCommands } from '../commands';
 import { BreakUp } from './break-up';
@@ -83,9 +84,14 @@ export function PutAwayTab() {
           </Button>
         </div>
         <KeptHere />
-        <ul>
-          {proposals.map(({ lot, tray, why }) => (
-            <li key={keyOf(lot)} className="border-rule flex min-h-11 items-center gap-3 border-b">
+        <VirtualList
+          items={proposals}
+          keyOf={(p) => keyOf(p.lot)}
+          rowHeight={45}
+          rowClass="border-rule flex min-h-11 items-center gap-3 border-b"
+        >
+          {({ lot, tray, why }) => (
+            <>
               <Glyph element={lot.element} size={34} label="" />
               <b className="w-9 text-right">{count(lot.qty)}</b>
               <span className="min-w-0 flex-1 truncate">
@@ -108,9 +114,9 @@ export function PutAwayTab() {
                 ))}
                 <option value="stay">stays here</option>
               </Select>
-            </li>
-          ))}
-        </ul>
+            </>
+          )}
+        </VirtualList>
       </section>
       <BreakUp trays={trays} />
     </div>

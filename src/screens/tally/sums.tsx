@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { allIn, openPlaceholders, sparesAccount, takeTally, type Books } from '@/core/ledger';
 import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
@@ -141,7 +142,7 @@ function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
       <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">
         {lots
           .sort((a, b) => b[1] - a[1])
-          .slice(0, 400)
+          .slice(0, MOST_SPARES)
           .map(([element, n]: [ElementKey, number]) => (
             <li key={element} className="flex items-center gap-2 break-inside-avoid">
               <Glyph element={element} size={32} />
@@ -149,9 +150,20 @@ function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
             </li>
           ))}
       </ul>
+      {lots.length > MOST_SPARES && (
+        <p className="text-soft mt-1">
+          and {count(lots.length - MOST_SPARES)} more {lots.length - MOST_SPARES === 1 ? 'kind' : 'kinds'}:{' '}
+          <Link href={`/builds/${workbench.build}/print/spares`} className="underline">
+            the list of all spares
+          </Link>
+        </p>
+      )}
     </section>
   );
 }
+
+/** Kinds of spares that the sums show: a list of all of them is one step away. */
+const MOST_SPARES = 100;
 
 function Files({ build }: { build: string }) {
   return (

@@ -1,0 +1,159 @@
+'use client';
+
+import { useVirtualizer, useWindowVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { flushSync } from 'react-dom';
+
+interface VirtualListProps<T> {
+  readonly items: readonly T[];
+  readonly keyOf: (item: T) => string;
+  /** Height of a usual row in px, before it is measured. */
+  readonly rowHeight: number;
+  readonly className?: string;
+  readonly rowClass?: string;
+  /** A row that is kept in sight. */
+  readonly inSight?: number;
+  readonly children: (item: T, index: number) => ReactNode;
+}
+
+/** A list of so many is drawn whole. */
+const DRAWN_WHOLE = 100;
+/** Rows that are drawn beyond those in sight. */
+const BEYOND = 3;
+
+/**
+ * A list that may have thousands of rows, of which those in sight are drawn; it scrolls with whatever scrolls around it.
+ * On paper all of them are there.
+ */
+export function VirtualList<T>(props: VirtualListProps<T>) {
+  const printing = usePrinting();
+  return props.items.length > DRAWN_WHOLE && !printing ? (
+    <DrawnInSight {...props} />
+  ) : (
+    <DrawnWhole {...props} />
+  );
+}
+
+function DrawnWhole<T>({ items, keyOf, className, rowClass, inSight, children }: VirtualListProps<T>) {
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    if (inSight !== undefined) list.current?.children[inSight]?.scrollIntoView({ block: 'nearest' });
+  }, [inSight, items]);
+  return (
+    <ul ref={list} className={className}>
+      {items.map((item, i) => (
+        <li key={keyOf(item)} className={rowClass}>
+          {children(item, i)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What scrolls a list, the window where it is null, and how far below its top the list begins. */
+interface Place {
+  readonly scroller: HTMLElement | null;
+  readonly top: number;
+}
+
+function DrawnInSight<T>(props: VirtualListProps<T>) {
+  const list = useRef<HTMLUListElement>(null);
+  const [place, setPlace] = useState<Place | null>(null);
+  useLayoutEffect(() => {
+    const look = () => {
+      if (list.current) setPlace((was) => placeOf(list.current!, was));
+    };
+    look();
+    window.addEventListener('resize', look);
+    return () => window.removeEventListener('resize', look);
+  });
+  const of = { ...props, list };
+  if (!place) return <ul ref={list} style={{ height: props.items.length * props.rowHeight }} />;
+  if (!place.scroller) return <InWindow {...of} top={place.top} />;
+  return <InElement {...of} top={place.top} scroller={place.scroller} />;
+}
+
+interface InSightProps<T> extends VirtualListProps<T> {
+  readonly list: RefObject<HTMLUListElement | null>;
+  readonly top: number;
+}
+
+const optionsOf = <T,>({ items, keyOf, rowHeight, top }: InSightProps<T>) => ({
+  count: items.length,
+  estimateSize: () => rowHeight,
+  getItemKey: (i: number) => keyOf(items[i]!),
+  scrollMargin: top,
+  overscan: BEYOND,
+});
+
+function InWindow<T>(props: InSightProps<T>) {
+  const virtual = useWindowVirtualizer<HTMLLIElement>(optionsOf(props));
+  return <Rows {...props} virtual={virtual} />;
+}
+
+function InElement<T>({ scroller, ...props }: InSightProps<T> & { scroller: HTMLElement }) {
+  const virtual = useVirtualizer<HTMLElement, HTMLLIElement>({
+    ...optionsOf(props),
+    getScrollElement: () => scroller,
+  });
+  return <Rows {...props} virtual={virtual} />;
+}
+
+type OfRows = Pick<
+  Virtualizer<HTMLElement, HTMLLIElement>,
+  'getTotalSize' | 'getVirtualItems' | 'measureElement' | 'scrollToIndex'
+>;
+
+function Rows<T>(props: InSightProps<T> & { readonly virtual: OfRows }) {
+  const { items, list, top, className = '', rowClass = '', inSight, virtual, children } = props;
+  useEffect(() => {
+    if (inSight !== undefined) virtual.scrollToIndex(inSight, { align: 'auto' });
+  }, [virtual, inSight, items]);
+  return (
+    <ul ref={list} style={{ height: virtual.getTotalSize() }} className={`relative ${className}`}>
+      {virtual.getVirtualItems().map(({ key, index, start }) => (
+        <li
+          key={key}
+          ref={virtual.measureElement}
+          data-index={index}
+          aria-setsize={items.length}
+          aria-posinset={index + 1}
+          style={{ transform: `translateY(${start - top}px)` }}
+          className={`absolute inset-x-0 top-0 ${rowClass}`}
+        >
+          {children(items[index]!, index)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The nearest element around a list that has more in it than it shows, or the window: which, depends on its width. */
+function placeOf(list: HTMLElement, was: Place | null): Place {
+  let scroller = list.parentElement;
+  while (scroller && !(scrolls(scroller) && scroller.scrollHeight > scroller.clientHeight))
+    scroller = scroller.parentElement;
+  const above = scroller ? scroller.getBoundingClientRect().top - scroller.scrollTop : -window.scrollY;
+  const top = Math.round(list.getBoundingClientRect().top - above);
+  return was && scroller === was.scroller && top === was.top ? was : { scroller, top };
+}
+
+const scrolls = (element: HTMLElement): boolean =>
+  element !== document.documentElement && ['auto', 'scroll'].includes(getComputedStyle(element).overflowY);
+
+/** True while the page is printed. */
+function usePrinting(): boolean {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    // The browser takes the page as it is when it has told of it.
+    const begin = () => flushSync(() => setPrinting(true));
+    const end = () => setPrinting(false);
+    window.addEventListener('beforeprint', begin);
+    window.addEventListener('afterprint', end);
+    return () => {
+      window.removeEventListener('beforeprint', begin);
+      window.removeEventListener('afterprint', end);
+    };
+  }, []);
+  return printing;
+}
