@@ -47,7 +47,8 @@ export interface Audit {
 /** Audits a build as built. `year` is the year it is for the register. */
 export function auditColours(workbench: Workbench, register: Register, year: number): Audit {
   const lots = seenLots(workbench);
-  const all = findMismatches(workbench, lots);
+  const schemes = schemesOf(workbench, lots);
+  const all = findMismatches(workbench, lots, schemes);
   const isSure = (m: Mismatch) => m.sure >= SURE || m.left !== null;
   const fixes = fixesFor(workbench, all.filter(isSure), register, year);
   const doubtful = fixesFor(
@@ -57,7 +58,6 @@ export function auditColours(workbench: Workbench, register: Register, year: num
     year,
   );
   const open = fixes.filter(isOpen);
-  const schemes = schemesOf(workbench, lots);
   const zones = workbench.zones.flatMap((z): ZoneShown[] => {
     const here = lots.filter((l) => l.zone === z.id);
     const seen = here.reduce((s, l) => s + l.seenQty, 0);

@@ -58,7 +58,11 @@ export const showing = (qty: number, seen: Seen, deltaE: number): number => qty 
  * breaks with its zone by the rules and schemes that a person gave or by what it looks like beside its like. Whether it
  * came so out of the box is told, since nobody slipped there.
  */
-export function findMismatches(workbench: Workbench, lots = seenLots(workbench)): Mismatch[] {
+export function findMismatches(
+  workbench: Workbench,
+  lots = seenLots(workbench),
+  schemes = schemesOf(workbench, lots),
+): Mismatch[] {
   const palette = new Map<string, Colour>(workbench.palette.map((c) => [c.id, c]));
   const found = new Map<string, Mismatch>();
   const planned = plannedTargets(workbench);
@@ -87,7 +91,7 @@ export function findMismatches(workbench: Workbench, lots = seenLots(workbench))
       });
   }
   const filler = hiddenByEntries(workbench);
-  for (const { lot, said } of judged(workbench, lots, palette)) {
+  for (const { lot, said } of judged(workbench, lots, palette, schemes)) {
     const exposed = (filler.get(lotKey(lot.zone, lot.element)) ?? 0) > lot.qty - lot.seenQty;
     note({
       zone: lot.zone,
@@ -108,10 +112,15 @@ function judged(
   workbench: Workbench,
   lots: readonly SeenLot[],
   palette: ReadonlyMap<string, Colour>,
+  schemes: ReturnType<typeof schemesOf>,
 ): { lot: SeenLot; said: Judgement }[] {
-  const schemes = schemesOf(workbench, lots);
   const byZone = new Map<ZoneId, SeenLot[]>();
-  for (const l of lots) if (isJudged(l, palette)) byZone.set(l.zone, [...(byZone.get(l.zone) ?? []), l]);
+  for (const l of lots) {
+    if (!isJudged(l, palette)) continue;
+    const here = byZone.get(l.zone);
+    if (here) here.push(l);
+    else byZone.set(l.zone, [l]);
+  }
   const zones = [...byZone].map(([zone, here]) => {
     const scheme = schemes.get(zone);
     return {
@@ -125,7 +134,8 @@ function judged(
   });
   return judgeZones(zones, palette, rulesOf(workbench)).flatMap((list, i) => {
     const { here, lots: shown } = zones[i]!;
-    return list.map((said) => ({ lot: here[shown.indexOf(said.lot)]!, said }));
+    const of = new Map(shown.map((l, k) => [l, here[k]!]));
+    return list.map((said) => ({ lot: of.get(said.lot)!, said }));
   });
 }
 

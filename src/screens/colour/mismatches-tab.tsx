@@ -131,20 +131,25 @@ export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabP
           className="border-rule flex min-h-0 flex-col gap-3 border-l p-4 lg:overflow-auto"
         >
           <h2>What money buys</h2>
-          <BudgetChart steps={audit.curve.steps} all={audit.shows} budget={budget} />
-          <input
-            type="range"
-            aria-label="Budget, by dragging"
-            aria-valuetext={money(budget)}
-            min={0}
-            max={Math.max(1, most)}
-            value={Math.min(budget, most)}
-            onChange={(e) => {
-              setBudgetText(moneyToEdit(Number(e.target.value)));
-              setByHand(new Map());
-            }}
-            className="accent-ink w-full"
-          />
+          {/* Of one step there is no curve to choose on. */}
+          {audit.curve.steps.length > 1 && (
+            <>
+              <BudgetChart steps={audit.curve.steps} all={audit.shows} budget={budget} />
+              <input
+                type="range"
+                aria-label="Budget, by dragging"
+                aria-valuetext={money(budget)}
+                min={0}
+                max={Math.max(1, most)}
+                value={Math.min(budget, most)}
+                onChange={(e) => {
+                  setBudgetText(moneyToEdit(Number(e.target.value)));
+                  setByHand(new Map());
+                }}
+                className="accent-ink w-full"
+              />
+            </>
+          )}
           <p className="text-soft">{marginal(audit, budget)}</p>
           <p>
             <b>{chosen.length}</b> chosen for <b>{priced(cost, unpriced)}</b>: fixes{' '}

@@ -72,7 +72,8 @@ function Waiting({ of: { later, name, copies, comesTo }, screen, failed, onAgain
       <AppHeader build={{ id: later, name, says }} screen={screen} />
       <main className="px-4 py-5">
         <h1 className="text-[24px] leading-tight">
-          {comesTo ? `${comesToWords(comesTo)}.` : <bdi>{name}</bdi>}
+          <bdi>{name}</bdi>
+          {comesTo && `: ${comesToWords(comesTo)}.`}
         </h1>
         <p role="status" className="text-soft mt-1">
           {failed ? 'The server did not answer.' : 'Its log is long: it is being opened…'}

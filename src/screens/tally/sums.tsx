@@ -36,8 +36,7 @@ export function Sums({ workbench, planned }: SumsProps) {
           <bdi>{build?.name}</bdi>, {planned ? 'as planned' : 'as built'}
         </p>
         <h1 className="text-[24px] leading-tight">
-          {comesToWords(f)}
-          {tally.inBoxes.pieces > 0 && `, ${count(tally.inBoxes.pieces)} more in its boxes`}.
+          {`${comesToWords(f)}${tally.inBoxes.pieces > 0 ? `, ${count(tally.inBoxes.pieces)} more in its boxes` : ''}.`}
         </h1>
         <p className="text-soft mt-1">
           {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
