@@ -138,15 +138,29 @@ export type StockSnapshot = ReturnType<typeof takeStockSnapshot>;
 const LARGE_STOCK = 1500;
 
 /** What the pages of own parts and prices come with: all of it, or of a large collection what it comes to. */
-export type StockOpening =
-  | { readonly stock: StockSnapshot }
-  | { readonly later: { readonly revision: number; readonly pieces: number; readonly trays: number } };
+export type StockOpening = { readonly stock: StockSnapshot } | { readonly later: LargeStock };
+
+/** What a large collection comes to. */
+interface LargeStock {
+  readonly revision: number;
+  readonly pieces: number;
+  readonly kinds: number;
+  readonly trays: number;
+  readonly prices: number;
+}
 
 export function stockOpening(handle: Handle): StockOpening {
   const { db } = handle;
   const rows = stockBalances(db);
   const prices = countRecords(db, 'price');
   if (rows.length + prices <= LARGE_STOCK) return { stock: takeStockSnapshot(handle) };
-  const pieces = rows.reduce((s, r) => s + r.qty, 0);
-  return { later: { revision: currentRevision(db), pieces, trays: countRecords(db, 'tray') } };
+  return {
+    later: {
+      revision: currentRevision(db),
+      pieces: rows.reduce((s, r) => s + r.qty, 0),
+      kinds: new Set(rows.map((r) => r.element)).size,
+      trays: countRecords(db, 'tray'),
+      prices,
+    },
+  };
 }

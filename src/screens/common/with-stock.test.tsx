@@ -29,7 +29,9 @@ describe('the pages of own parts and prices', () => {
     expect(stockOpening(t.handle)).toMatchObject({ stock: { prices: [] } });
     expect(t.act({ label: 'prices', diff: added('price', ...prices) }).ok).toBe(true);
     const opening = stockOpening(t.handle);
-    expect(opening).toEqual({ later: { revision: expect.any(Number), pieces: 0, trays: 0 } });
+    expect(opening).toEqual({
+      later: { revision: expect.any(Number), pieces: 0, kinds: 0, trays: 0, prices: 1600 },
+    });
     expect(JSON.stringify(opening).length).toBeLessThan(200);
   });
 
@@ -41,6 +43,7 @@ describe('the pages of own parts and prices', () => {
         {shown}
       </WithStock>,
     );
+    expect(screen.getByRole('heading', { name: '1,600 prices are known.' })).toBeTruthy();
     expect(screen.getByText('Reading your own parts and prices…')).toBeTruthy();
     await user.click(await screen.findByRole('button', { name: 'Ask again' }));
     expect(await screen.findByText('1600 prices')).toBeTruthy();

@@ -4,8 +4,8 @@ import { useEffect, useState, type ReactNode } from 'react';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { Button } from '@/ui/button';
-import { pieces } from '@/ui/numbers';
 import { ask } from '../sending/answers';
+import { collectionWords, priceBookWords, PRICES_ARE_FOR } from '../words/own-parts';
 
 interface WithStockProps {
   readonly opening: StockOpening;
@@ -31,14 +31,16 @@ export function WithStock({ opening, screen, children }: WithStockProps) {
     };
   }, [revision, asked.times]);
   const stock = 'stock' in opening ? opening.stock : fetched;
-  if (stock) return children(stock);
+  if (stock || !('later' in opening)) return stock && children(stock);
+  const { later } = opening;
   return (
     <>
       <AppHeader screen={screen} />
       <main className="px-4 py-5">
         <h1 className="text-[24px] leading-tight">
-          {'later' in opening && pieces(opening.later.pieces)} of your own.
+          {screen === 'Prices' ? priceBookWords(later.prices) : collectionWords(later)}
         </h1>
+        {screen === 'Prices' && <p className="text-soft mt-1">{PRICES_ARE_FOR}</p>}
         <p role="status" className="text-soft mt-1">
           {asked.failed ? 'The server did not answer.' : 'Reading your own parts and prices…'}
         </p>

@@ -8,12 +8,13 @@ import { contested, shareOut } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
-import { count, pieces, priced } from '@/ui/numbers';
+import { count, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePartHere } from '../common/use-part';
+import { inTraysWords } from '../words/own-parts';
 import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { TraysTab } from './trays-tab';
@@ -76,7 +77,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
               <h1 className="text-[24px] leading-tight">
                 {total === 0
                   ? 'You have added no own parts yet.'
-                  : `${pieces(total)} in ${stock.trays.length} ${stock.trays.length === 1 ? 'tray' : 'trays'}, worth ${priced(worth, unpriced)}.`}
+                  : `${inTraysWords(total, stock.trays.length)}, worth ${priced(worth, unpriced)}.`}
               </h1>
               <p className="text-soft mt-1">
                 {tight.length === 0

@@ -13,10 +13,10 @@ import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { count } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
 import { useBackground } from '../common/use-background';
 import { AddPriceForm } from './add-price-form';
+import { PRICES_ARE_FOR, priceBookWords } from '../words/own-parts';
 import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { useInAddress } from '../common/use-in-address';
@@ -55,15 +55,8 @@ function Prices({ stock }: { stock: StockSnapshot }) {
         <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
           <div className="mb-4 flex flex-wrap items-end gap-3">
             <div className="min-w-64 flex-1">
-              <h1 className="text-[24px] leading-tight">
-                {stock.prices.length === 0
-                  ? 'The price book is empty.'
-                  : `${count(stock.prices.length)} prices are known.`}
-              </h1>
-              <p className="text-soft mt-1">
-                What a piece costs, new and used. Worth and plans are calculated from it; a sum says how many
-                of its pieces have no price.
-              </p>
+              <h1 className="text-[24px] leading-tight">{priceBookWords(stock.prices.length)}</h1>
+              <p className="text-soft mt-1">{PRICES_ARE_FOR}</p>
             </div>
             <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
             <ListLinks of="/own-parts" list="prices" />
