@@ -1,10 +1,12 @@
 import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { preload } from 'react-dom';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import { CommandCentre, SkipLink } from '@/screens/commands';
 import { KeepOffline } from '@/screens/sending/keep-offline';
 import { SettledPage } from '@/screens/settings';
+import { firstFonts } from '@/server/built-files';
 import { readSettled } from '@/server/settings';
 import { workspace, workspaceTrouble } from '@/server/workspace';
 import './globals.css';
@@ -19,6 +21,8 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Pages are rendered at each request, so that their scripts carry the nonce of the policy.
   await connection();
+  for (const font of await firstFonts())
+    preload(font, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   const settled = settledNow();
   const inside = (
     <>

@@ -14,3 +14,11 @@ export async function builtFiles(root: string = process.cwd()): Promise<string[]
     .map((name) => `/_next/static/${name}`)
     .sort();
 }
+
+/** The two faces that every page is set in, in the letters that nearly all of it is written with. */
+const FACES = /\/(bricolage-grotesque|hanken-grotesk)-latin-wght-normal\./;
+let faces: Promise<string[]> | undefined;
+
+/** The fonts that a page asks for at once, so that its first lines are not set twice. */
+export const firstFonts = (): Promise<string[]> =>
+  (faces ??= builtFiles().then((files) => files.filter((f) => FACES.test(f))));
