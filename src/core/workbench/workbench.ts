@@ -308,17 +308,21 @@ export class Workbench {
     return this.palette.find((c) => c.id === id);
   }
 
-  /** What the log line looks things up in. */
+  /** What the log line looks things up in. What takes a while to make is made when it is first looked at. */
   callContext(): CallContext {
-    const { onModel, atHand } = (this.reach ??= reachOf(this.built, this.planned));
+    const reach = () => (this.reach ??= reachOf(this.built, this.planned));
+    const words = () => this.lexicon;
+    const open = () => openPlaceholders(this.planned.entries);
     return {
-      lexicon: this.lexicon,
-      zones: this.zones,
-      assemblies: [...this.records.assembly.values()],
-      boxes: this.boxes.map((c) => ({ id: c.id, name: c.setName })),
-      onModel: (e) => onModel.has(e),
-      atHand: (e) => atHand.has(e),
-      placeholders: openPlaceholders(this.planned.entries),
+      ...this.printContext,
+      get lexicon() {
+        return words();
+      },
+      get placeholders() {
+        return open();
+      },
+      onModel: (e) => reach().onModel.has(e),
+      atHand: (e) => reach().atHand.has(e),
     };
   }
 
@@ -331,8 +335,11 @@ export class Workbench {
 
   /** What printing a line needs to name things by. */
   get printContext(): PrintContext {
-    const { zones, assemblies, boxes } = this.callContext();
-    return { zones, assemblies, boxes };
+    return {
+      zones: this.zones,
+      assemblies: [...this.records.assembly.values()],
+      boxes: this.boxes.map((c) => ({ id: c.id, name: c.setName })),
+    };
   }
 
   /** What drafting an entry needs. */

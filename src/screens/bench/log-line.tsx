@@ -1,6 +1,7 @@
 'use client';
 
 import {
+  useEffect,
   useId,
   useLayoutEffect,
   useMemo,
@@ -10,10 +11,12 @@ import {
   type KeyboardEvent,
 } from 'react';
 import { completeAt, lineOfBlock, type Completion } from '@/core/log-line';
+import type { ElementKey } from '@/core/parts';
 import { isBoundToBoxes } from '@/core/pool';
 import { elsewhereOf, type LineReading } from '@/core/workbench';
 import { Key } from '@/ui/button';
 import { useBuild } from '../common/build-store';
+import { whenIdle } from '../sending/turns';
 import { ELSEWHERE_WORDS } from '../words/sources';
 import { AskElsewhere } from './ask-elsewhere';
 import { Completions } from './completions';
@@ -40,6 +43,15 @@ export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps)
   const listId = useId();
   const input = useRef<HTMLInputElement>(null);
   const context = useMemo(() => ({ call: workbench.callContext(), version }), [workbench, version]);
+  // The first key finds the words made.
+  useEffect(
+    () =>
+      whenIdle(() => {
+        void context.call.lexicon;
+        void context.call.onModel('' as ElementKey);
+      }),
+    [context],
+  );
   /** Where the caret was when the line was as it is told here; a line that came from elsewhere is gone on with at its end. */
   const [at, setAt] = useState({ line: '', caret: 0 });
   const caret = at.line === line ? Math.min(at.caret, line.length) : line.length;

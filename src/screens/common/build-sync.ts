@@ -12,6 +12,7 @@ import type { FeedItem } from '@/data/actions';
 import { elsewhereWords } from '../words/refusal';
 import { ask } from '../sending/answers';
 import { askSnapshot } from '../sending/snapshots';
+import { nextTurn } from '../sending/turns';
 import type { BuildState } from './build-store';
 import { fetchSteps, type Steps } from '../sending/feed-client';
 import { firstSelection } from './first-selection';
@@ -209,6 +210,8 @@ export class BuildSync {
       else if (this.host.get().workbench === workbench) {
         const { undoRedo: _, ...surroundings } = now;
         workbench.takeKnowledge(knowledge, surroundings);
+        // To take it in and to draw it anew are long enough each.
+        await nextTurn();
         this.changed();
       }
     }

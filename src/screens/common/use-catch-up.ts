@@ -3,6 +3,7 @@
 import { useContext, useEffect, useRef } from 'react';
 import { useBuildStore } from './build-store';
 import { followSteps, type Steps } from '../sending/feed-client';
+import { whenIdle } from '../sending/turns';
 import { sendWhatWasLeft } from '../sending/window-outbox';
 import { SettingsContext } from './settled-context';
 import { useRefresh } from './use-in-address';
@@ -45,16 +46,3 @@ const changesSettings = ({ steps }: Steps): boolean =>
   (steps ?? []).some(({ diff }) =>
     [...diff.added, ...diff.changed, ...diff.removed].some(({ type }) => type === 'settings'),
   );
-
-/** Runs something once the page has nothing to draw, soon at the latest; gives what calls it off. */
-function whenIdle(run: () => void): () => void {
-  // One browser family has no such call.
-  if (!('requestIdleCallback' in window)) {
-    const timer = setTimeout(run, SOON_MS);
-    return () => clearTimeout(timer);
-  }
-  const id = window.requestIdleCallback(run, { timeout: SOON_MS });
-  return () => window.cancelIdleCallback(id);
-}
-
-const SOON_MS = 1500;

@@ -15,7 +15,7 @@ export function turns(): () => Promise<void> {
 }
 
 /** A message to itself: a timer would wait for a second in a window that is not looked at. */
-const nextTurn = (): Promise<void> =>
+export const nextTurn = (): Promise<void> =>
   new Promise((done) => {
     const { port1, port2 } = new MessageChannel();
     port1.onmessage = () => {
@@ -24,3 +24,16 @@ const nextTurn = (): Promise<void> =>
     };
     port2.postMessage(null);
   });
+
+const SOON_MS = 1500;
+
+/** Runs something once the page has nothing to draw, soon at the latest; gives what calls it off. */
+export function whenIdle(run: () => void): () => void {
+  // One browser family has no such call.
+  if (!('requestIdleCallback' in window)) {
+    const timer = setTimeout(run, SOON_MS);
+    return () => clearTimeout(timer);
+  }
+  const id = window.requestIdleCallback(run, { timeout: SOON_MS });
+  return () => window.cancelIdleCallback(id);
+}
