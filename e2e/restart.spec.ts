@@ -1,7 +1,7 @@
 import { expect, test } from './test';
 import { spawn, spawnSync, execFileSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
-import { devices } from '@playwright/test';
+import { devices, type BrowserContext, type Page } from '@playwright/test';
 import { balance, isAccessible, log } from './helpers';
 
 const PORT = 3792;
@@ -106,6 +106,43 @@ test('the server is killed and started again: what was logged is there', async (
   }
 });
 
+/** A page with a build of 1,600 entries, once what it opens with is kept by the browser. */
+async function openLongLog(context: BrowserContext): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto(`http://127.0.0.1:${PORT}/builds`);
+  const href = await page.getByRole('link', { name: /ferry/i }).first().getAttribute('href');
+  const build = href!.split('/')[2]!;
+  const opened = await page.request.get(`http://127.0.0.1:${PORT}/api/builds/${build}/snapshot`);
+  const { value } = (await opened.json()) as { value: { records: { type: string; record: object }[] } };
+  const unpacked = value.records.find((r) => r.type === 'entry')!.record as { movements: { to: string }[] };
+  const [first] = unpacked.movements;
+  const entry = (i: number) => ({
+    ...unpacked,
+    id: `long-${i}`,
+    kind: 'add',
+    no: 10_000 + i,
+    position: i,
+    movements: [{ ...first, qty: 1, from: 'outside', to: first!.to }],
+  });
+  const added = Array.from({ length: 1600 }, (_, i) => ({ type: 'entry', record: entry(i) }));
+  const said = await page.request.post(`http://127.0.0.1:${PORT}/api/actions`, {
+    data: { id: crypto.randomUUID(), scope: build, label: 'long', diff: { added, changed: [], removed: [] } },
+  });
+  expect(await said.text()).toMatch(/^\{"ok":true/);
+  await page.goto(`http://127.0.0.1:${PORT}${href}`);
+  await expect(balance(page)).toContainText('1,600');
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const known = await (await caches.open('evarn-known')).keys();
+        const page = await (await caches.open('evarn-pages')).match(window.location.pathname);
+        return page !== undefined && known.some((r) => r.url.endsWith('/snapshot?opening'));
+      }),
+    )
+    .toBe(true);
+  return page;
+}
+
 test('pages that were opened open while the machine is off, keep logging, and what was logged arrives once', async ({
   browser,
 }) => {
@@ -155,7 +192,12 @@ test('pages that were opened open while the machine is off, keep logging, and wh
       )
       .toBe(true);
     await second.close();
+    const long = await openLongLog(context);
     await kill(server);
+    // The books of a long log are no part of its page, and are kept beside it.
+    await long.reload();
+    await expect(balance(long)).toContainText('1,600');
+    await long.close();
     const line = phone.getByLabel('Log a change');
     await line.fill('-2 brick 1x2 chalk @tower');
     await phone.getByRole('button', { name: 'Log it' }).tap();
