@@ -146,6 +146,12 @@ export const reasonsRequestSchema = z.strictObject({
   seconds,
 });
 
+/** Takes the better plan that was found while a run's plan was asked why it is as it is. */
+export const takeBetterSchema = z.strictObject({
+  run: runSchema,
+  build: branded<BuildId>().nullable(),
+});
+
 /** A kept buying plan as it was, or undefined when it is not one: of an older program, say. It is asked again then. */
 export function readPlan(kept: unknown): SavedPlan | undefined {
   const read = savedPlanSchema.safeParse(kept);

@@ -11,6 +11,8 @@ import {
   type SavedPlan,
 } from '@/core/market';
 import type { NeedReport } from '@/core/need';
+import type { BetterPlan } from '@/server/market/runs';
+import { post } from '../sending/answers';
 import { askAgain, planNeed, type Bound, type PlanFailure } from './plan-need';
 import { forgetPlan, useSavedPlan } from './use-saved-plan';
 
@@ -134,6 +136,14 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
     stop: useCallback(() => {
       if (running.current) void fetch(`/api/buying-plan?run=${running.current}`, { method: 'DELETE' });
     }, []),
+    /** Takes the better plan that was found beside this one in its place; false where it is not known any more. */
+    takeBetter: useCallback(async (): Promise<boolean> => {
+      if (!asked) return false;
+      const said = await post<BetterPlan>('/api/market/take', { run: asked.run, build: known.build });
+      if (!said.reached || !said.answer.ok) return false;
+      setAsked({ ...asked, ...said.answer.value });
+      return true;
+    }, [asked, known.build]),
     /** Puts the plan away: it was ordered. */
     putAway: useCallback(() => {
       setAsked(null);

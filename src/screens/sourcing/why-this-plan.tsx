@@ -62,6 +62,12 @@ export function WhyThisPlan({ sourcing }: { sourcing: SourcingTools }) {
     }
     setBusy(false);
   };
+  const take = async () => {
+    stopper.current?.abort();
+    // What was said was said of the plan before.
+    if (await sourcing.takeBetter()) setReasons(null);
+    else setFailure(FAILED.forgotten!);
+  };
   return (
     <section aria-label="Why this plan" className="mb-4 max-w-3xl">
       <div className="mb-1 flex items-center gap-3">
@@ -83,6 +89,11 @@ export function WhyThisPlan({ sourcing }: { sourcing: SourcingTools }) {
           <li key={JSON.stringify(r.question)}>{reasonWords(r, asked.market, asked.lots)}</li>
         ))}
       </ul>
+      {!busy && reasons?.some((r) => r.better) && (
+        <Button look="main" onClick={() => void take()}>
+          Take the better plan
+        </Button>
+      )}
       <p role="status" className="text-soft empty:hidden">
         {busy
           ? `${reasons?.length ?? 0} of ${questions ?? '…'} questions answered.`

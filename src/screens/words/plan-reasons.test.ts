@@ -29,11 +29,7 @@ describe('why a plan is as it is, in words', () => {
     [box, { more: 250, atLeast: -5 }, 'about £2.50 more, as far as was found.'],
     [box, { more: 0, unmet: 3 }, 'the same costs as much, and 3 pieces more could not be had.'],
     [fewer, { more: 120 }, 'One parcel fewer, 2 in all, costs £1.20 more.'],
-    [
-      fewer,
-      { more: -10, better: true },
-      'There is a better plan with a parcel fewer: think longer, and find it again.',
-    ],
+    [fewer, { more: -10, better: true }, 'There is a better plan with a parcel fewer: it costs £0.10 less.'],
     [week, { more: -200 }, 'Waiting a week longer, 14 days in all, saves £2.00.'],
     [week, { more: 0 }, 'Waiting a week longer, 14 days in all, saves nothing.'],
     [week, { more: 40, unmet: -2 }, 'costs £0.40 more, and 2 pieces more could be had.'],

@@ -25,8 +25,8 @@ export function reasonWords(
   lots: readonly NeedLot[],
 ): string {
   const { question: q, unmet, better } = reason;
-  if (better) return `There is a better plan ${betterWords(q, market)}: think longer, and find it again.`;
   const costs = moreWords(reason);
+  if (better) return `There is a better plan ${betterWords(q, market)}: it costs ${costs}${lacking(unmet)}.`;
   switch (q.of) {
     case 'without box':
       return `${boxName(q.box, market)} beats single parts: without it the same costs ${costs}${lacking(unmet)}.`;

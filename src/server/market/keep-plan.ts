@@ -4,6 +4,7 @@ import { readSavedPlan, writeSavedPlan } from '@/data/buying-plans';
 import type { Handle } from '@/data/database';
 import { readRecord } from '@/data/records';
 import type { PlanRequest } from './plan-need';
+import type { BetterPlan } from './runs';
 
 const keptFor = ({ db }: Handle, build: string): SavedPlan =>
   readPlan(readSavedPlan(db, build)) ?? BLANK_PLAN;
@@ -28,4 +29,12 @@ export function keepAnswer(handle: Handle, { run, build }: PlanRequest, asked: A
   if (build === null || !readRecord(handle.db, 'build', build)) return;
   const kept = keptFor(handle, build);
   if (kept.asked?.run === run) writeSavedPlan(handle.db, build, savePlan({ ...kept, asked }));
+}
+
+/** Keeps a better plan in place of the answer to a build's question, if that is still the question. */
+export function keepBetter(handle: Handle, build: string | null, run: string, better: BetterPlan): void {
+  if (build === null || !readRecord(handle.db, 'build', build)) return;
+  const kept = keptFor(handle, build);
+  if (kept.asked?.run === run)
+    writeSavedPlan(handle.db, build, savePlan({ ...kept, asked: { ...kept.asked, ...better } }));
 }

@@ -3,13 +3,18 @@ import { poseProblem, PREFERENCES, savePreferences, type PlanReason } from '@/co
 import { solveBySteps } from '@/core/sourcing';
 import { boxFor, offerOf, sellerOf } from '@/core/testing/market';
 import { el } from '@/core/testing/world';
-import { servedBuild } from '@/server/testing/workspace';
+import { servedBuild, type TestBuild } from '@/server/testing/workspace';
+import { readSavedPlan } from '@/data/buying-plans';
+import { readPlan } from '@/core/market/saved-plan-schema';
+import { POST as TAKE } from '@/app/api/market/take/route';
+import { keepQuestion } from './keep-plan';
 import { POST } from '@/app/api/market/reasons/route';
 import { planReasons } from './plan-reasons';
-import { rememberMarket } from './runs';
+import { rememberMarket, type BetterPlan } from './runs';
 
 let end: () => void;
-beforeEach(() => void ({ end } = servedBuild()));
+let t: TestBuild;
+beforeEach(() => void ({ end, t } = servedBuild()));
 afterEach(() => end());
 
 const [brick, tile] = [el('brick 2x4', 'ash'), el('tile 2x2', 'ash')];
@@ -66,5 +71,44 @@ describe('why a plan is as it is, over the network', () => {
     });
     rememberMarket('first', market);
     expect(await planReasons(request, { say, signal: AbortSignal.abort() })).toEqual({ ok: true, value: [] });
+  });
+
+  it('a better plan that is found on the way is taken in its place, by the page and for the build', async () => {
+    // Made while A asked more for its tiles: now all of it in one parcel is cheaper.
+    const [a, b] = market.sellers;
+    const now = {
+      ...market,
+      sellers: [{ ...a!, offers: [offerOf(brick, 10, 50), offerOf(tile, 11, 50)] }, b!],
+    };
+    rememberMarket('first', now);
+    const said: { reason?: PlanReason }[] = [];
+    const signal = new AbortController().signal;
+    await planReasons(request, { say: (more) => said.push(more), signal });
+    expect(said.flatMap((x) => (x.reason?.better ? [x.reason.more] : []))).toEqual([-90]);
+    const ask = {
+      run: 'first',
+      build: t.build,
+      lots,
+      preferences: request.preferences,
+      lists: [],
+      seconds: 5,
+      like: null,
+    };
+    keepQuestion(t.handle, ask);
+    const take = (run: string) =>
+      TAKE(
+        new Request('http://127.0.0.1/api/market/take', {
+          method: 'POST',
+          body: JSON.stringify({ run, build: t.build }),
+        }),
+      );
+    const { value } = (await (await take('first')).json()) as { value: BetterPlan };
+    expect(value.plan.cost).toBe(plan.cost - 90);
+    expect(new Set(value.plan.buys.map((x) => x.seller))).toEqual(new Set(['A']));
+    expect(value.market.sellers.map((x) => x.id)).toEqual(['A']);
+    const kept = readPlan(readSavedPlan(t.handle.db, t.build))!.asked!;
+    expect(kept).toMatchObject({ run: 'first', plan: { cost: value.plan.cost }, credit: 0 });
+    // What was never found cannot be taken.
+    expect((await take('another')).status).toBe(404);
   });
 });

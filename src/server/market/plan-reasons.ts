@@ -1,5 +1,13 @@
 import type { z } from 'zod';
-import { poseProblem, readPreferences, reasonOf, reasonsToAsk, type PlanReason } from '@/core/market';
+import {
+  boxCredit,
+  poseProblem,
+  readPreferences,
+  reasonOf,
+  reasonsToAsk,
+  shownMarket,
+  type PlanReason,
+} from '@/core/market';
 import { type reasonsRequestSchema } from '@/core/market/saved-plan-schema';
 import { priceLookup } from '@/core/ledger';
 import type { NeedLot } from '@/core/need';
@@ -8,7 +16,7 @@ import type { BuyingPlan } from '@/core/sourcing';
 import { readRecords } from '@/data/records';
 import { solveRequest, type SourcingFault } from '../solve-sourcing';
 import { patiently } from '../workspace';
-import { marketOf } from './runs';
+import { betterOf, marketOf, rememberBetter } from './runs';
 import type { RunListener } from './stream-run';
 
 /** `forgotten`: the market that the plan was made on is not kept any more. */
@@ -45,10 +53,25 @@ export async function planReasons(
     // One that was stopped half way says nothing that can be relied on.
     if (signal.aborted) break;
     const reason = reasonOf(plan, one, solved.value);
+    if (reason.better && isBest(request.like, solved.value))
+      rememberBetter(request.like, {
+        plan: solved.value,
+        market: shownMarket(market, solved.value, one.preferences, one.lots),
+        credit: boxCredit(solved.value, problem, market),
+      });
     reasons.push(reason);
     say({ reason });
   }
   return ok(reasons);
+}
+
+const lacks = (p: BuyingPlan): number => p.unmet.reduce((s, u) => s + u.qty, 0);
+
+/** Whether a plan is better than what was found in a run's place before: it lacks less, or as much for less money. */
+function isBest(run: string, plan: BuyingPlan): boolean {
+  const before = betterOf(run)?.plan;
+  if (!before) return true;
+  return lacks(plan) < lacks(before) || (lacks(plan) === lacks(before) && plan.cost < before.cost);
 }
 
 /** A question is posed by this program: what is wrong with it is a failure of ours. */
