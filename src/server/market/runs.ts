@@ -17,26 +17,23 @@ const kept = globalThis as {
 /** Solves that are on, by the name that whoever asked gave them. */
 export const running = (kept.evarnRunning ??= new Map<string, AbortController>());
 const markets = (kept.evarnMarkets ??= new Map<string, MarketAnswer>());
-
 const better = (kept.evarnBetter ??= new Map<string, BetterPlan>());
 
-/** Remembers the market that a run was solved on; the oldest makes room. */
-export function rememberMarket(run: string, market: MarketAnswer): void {
-  markets.delete(run);
-  markets.set(run, market);
-  const oldest = markets.keys().next().value;
-  if (markets.size > MOST && oldest !== undefined) markets.delete(oldest);
+/** Keeps something for a run; the oldest makes room. */
+function remember<T>(of: Map<string, T>, run: string, what: T): void {
+  of.delete(run);
+  of.set(run, what);
+  const oldest = of.keys().next().value;
+  if (of.size > MOST && oldest !== undefined) of.delete(oldest);
 }
+
+/** Remembers the market that a run was solved on. */
+export const rememberMarket = (run: string, market: MarketAnswer): void => remember(markets, run, market);
 
 /** The market of a run, if that is not too long ago. */
 export const marketOf = (run: string): MarketAnswer | undefined => markets.get(run);
 
 /** Remembers a plan that is better than the one that a run ended with, so that it can be taken in its place. */
-export function rememberBetter(run: string, plan: BetterPlan): void {
-  better.delete(run);
-  better.set(run, plan);
-  const oldest = better.keys().next().value;
-  if (better.size > MOST && oldest !== undefined) better.delete(oldest);
-}
+export const rememberBetter = (run: string, plan: BetterPlan): void => remember(better, run, plan);
 
 export const betterOf = (run: string): BetterPlan | undefined => better.get(run);
