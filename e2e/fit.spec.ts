@@ -234,6 +234,7 @@ test('rooms, what lifts off and what holds by little, on a set of one’s own: s
   await expect(page.getByText(/as planned 51/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo:/ }).click();
   await expect(place).not.toContainText('To be strengthened');
+  await expect(page.getByText(/^Undone: plan Strengthen/)).toBeVisible();
   await add('Note a seam');
   const seam = page.getByRole('region', { name: 'Seams that lift off' });
   await seam.getByLabel('Roof', { exact: true }).check();

@@ -164,13 +164,15 @@ export function makeBuildStore(
     sync.own(request);
     const outcome = await outbox.add({ kind: 'undo', request, scope, direction, action: target.id });
     set((s) => ({ waiting: s.waiting - 1 }));
-    if (outcome.how === 'done') await sync.sendUndo(outcome.value);
-    else await sync.reload();
-    const text =
-      outcome.how === 'done'
-        ? `${VERBS[direction]}: ${outcome.value.label}`
-        : outcomeWords(outcome, get().workbench.records);
-    set({ notice: { text, kind: outcome.how === 'done' ? 'said' : 'refused' }, marked: new Set() });
+    const isDone = outcome.how === 'done';
+    // The books change and say so in one go: a line that comes a moment later would move what is being pressed.
+    const turned = isDone ? sync.sendUndo(outcome.value) : sync.reload();
+    if (!isDone) await turned;
+    const text = isDone
+      ? `${VERBS[direction]}: ${outcome.value.label}`
+      : outcomeWords(outcome, get().workbench.records);
+    set({ notice: { text, kind: isDone ? 'said' : 'refused' }, marked: new Set() });
+    await turned;
   };
   const sync: BuildSync = new BuildSync(snapshot, {
     get: store.getState,
