@@ -9,7 +9,7 @@ export { addDays, parcelCost, parcelsOf } from './plan-parcels';
 export type { Parcel } from './plan-parcels';
 export { boxRefused } from './allowed-sellers';
 export { boxCredit } from './box-credit';
-export { holdingKinds, reasonOf, reasonsToAsk } from './plan-reasons';
+export { holdingKinds, inPlaceOf, reasonOf, reasonsToAsk } from './plan-reasons';
 export type { AskedReason, PlanQuestion, PlanReason } from './plan-reasons';
 export { forbidTold, sentTwice, singleKindParcels } from './told-parcels';
 export type { SentTwice } from './told-parcels';

@@ -136,3 +136,14 @@ export function reasonOf(plan: BuyingPlan, { question }: AskedReason, answer: Bu
     better: keeps && (unmet < 0 || (unmet === 0 && more < 0)),
   };
 }
+
+/**
+ * The better answer to a question, to stand in the plan's own place. What was proven of the answer was proven of the
+ * question's rules and not of the plan's: its floor, and what people would pay by hand, stay the plan's.
+ */
+export const inPlaceOf = (plan: BuyingPlan, answer: BuyingPlan): BuyingPlan => ({
+  ...answer,
+  status: 'bestSoFar',
+  floor: Math.min(plan.floor, answer.cost),
+  byHand: plan.byHand,
+});

@@ -141,7 +141,13 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
       if (!asked) return false;
       const said = await post<BetterPlan>('/api/market/take', { run: asked.run, build: known.build });
       if (!said.reached || !said.answer.ok) return false;
-      setAsked({ ...asked, ...said.answer.value });
+      const { plan, market, credit } = said.answer.value;
+      setAsked({ ...asked, plan, market, credit });
+      // The line of what was found ends with what is shown.
+      setBounds((list) => {
+        const last = list.at(-1);
+        return last ? [...list, { ...last, cost: plan.cost, floor: plan.floor }] : list;
+      });
       return true;
     }, [asked, known.build]),
     /** Puts the plan away: it was ordered. */

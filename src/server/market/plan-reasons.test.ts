@@ -104,6 +104,9 @@ describe('why a plan is as it is, over the network', () => {
       );
     const { value } = (await (await take('first')).json()) as { value: BetterPlan };
     expect(value.plan.cost).toBe(plan.cost - 90);
+    // That it is the best with one parcel says nothing of all plans: no more is told to be proven than was.
+    expect(value.plan).toMatchObject({ status: 'bestSoFar', byHand: plan.byHand });
+    expect(value.plan.floor).toBe(Math.min(plan.floor, value.plan.cost));
     expect(new Set(value.plan.buys.map((x) => x.seller))).toEqual(new Set(['A']));
     expect(value.market.sellers.map((x) => x.id)).toEqual(['A']);
     const kept = readPlan(readSavedPlan(t.handle.db, t.build))!.asked!;

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import {
   boxCredit,
+  inPlaceOf,
   poseProblem,
   readPreferences,
   reasonOf,
@@ -35,7 +36,8 @@ export async function planReasons(
   const priceOf = await patiently((handle) => priceLookup(readRecords(handle.db, 'price')));
   const plan: BuyingPlan = request.plan;
   const lots: readonly NeedLot[] = request.lots;
-  const asked = reasonsToAsk(plan, market, lots, readPreferences(request.preferences));
+  const wish = readPreferences(request.preferences);
+  const asked = reasonsToAsk(plan, market, lots, wish);
   const reasons: PlanReason[] = [];
   say({ questions: asked.length });
   for (const one of asked) {
@@ -55,8 +57,8 @@ export async function planReasons(
     const reason = reasonOf(plan, one, solved.value);
     if (reason.better && isBest(request.like, solved.value))
       rememberBetter(request.like, {
-        plan: solved.value,
-        market: shownMarket(market, solved.value, one.preferences, one.lots),
+        plan: inPlaceOf(plan, solved.value),
+        market: shownMarket(market, solved.value, wish, lots),
         credit: boxCredit(solved.value, problem, market),
       });
     reasons.push(reason);
