@@ -84,6 +84,13 @@ test('lists of hundreds are drawn where one looks, whole on paper, and reached t
       .toBe(KINDS.length);
     expect((await drawn(page))[0]).toBeGreaterThan(KINDS.length - 60);
   }
+  // What holds the focus stays, though it is scrolled far away: keys go on from there.
+  const last = page.locator('li[aria-posinset]').last().getByRole('combobox');
+  const named = await last.getAttribute('aria-label');
+  await last.focus();
+  await page.mouse.wheel(0, -60_000);
+  await expect.poll(async () => (await drawn(page))[0]).toBe(1);
+  await expect(page.getByRole('combobox', { name: named!, exact: true })).toBeFocused();
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   await expect(page.getByRole('combobox', { name: /^Tray for/ })).toHaveCount(KINDS.length);
 });

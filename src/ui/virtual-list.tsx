@@ -1,8 +1,14 @@
 'use client';
 
-import { useVirtualizer, useWindowVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import {
+  defaultRangeExtractor,
+  useVirtualizer,
+  useWindowVirtualizer,
+  type Range,
+  type Virtualizer,
+} from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
-import { flushSync } from 'react-dom';
+import { usePrinting } from './use-printing';
 
 interface VirtualListProps<T> {
   readonly items: readonly T[];
@@ -67,7 +73,13 @@ function DrawnInSight<T>(props: VirtualListProps<T>) {
     window.addEventListener('resize', look);
     return () => window.removeEventListener('resize', look);
   });
-  const of = { ...props, list };
+  // What holds the focus stays drawn, however far it is scrolled away: keys go on from there.
+  const [held, setHeld] = useState<number | null>(null);
+  const hold = (within: Element | null) => {
+    const row = within?.closest('[data-index]')?.getAttribute('data-index');
+    setHeld(row ? Number(row) : null);
+  };
+  const of = { ...props, list, held, onHold: hold };
   if (!place) return <ul ref={list} style={{ height: props.items.length * props.rowHeight }} />;
   if (!place.scroller) return <InWindow {...of} top={place.top} />;
   return <InElement {...of} top={place.top} scroller={place.scroller} />;
@@ -76,14 +88,22 @@ function DrawnInSight<T>(props: VirtualListProps<T>) {
 interface InSightProps<T> extends VirtualListProps<T> {
   readonly list: RefObject<HTMLUListElement | null>;
   readonly top: number;
+  /** The row that holds the focus. */
+  readonly held: number | null;
+  readonly onHold: (within: Element | null) => void;
 }
 
-const optionsOf = <T,>({ items, keyOf, rowHeight, top }: InSightProps<T>) => ({
+const optionsOf = <T,>({ items, keyOf, rowHeight, top, held }: InSightProps<T>) => ({
   count: items.length,
   estimateSize: () => rowHeight,
   getItemKey: (i: number) => keyOf(items[i]!),
   scrollMargin: top,
   overscan: BEYOND,
+  rangeExtractor: (range: Range) => {
+    const rows = defaultRangeExtractor(range);
+    if (held === null || held >= items.length || rows.includes(held)) return rows;
+    return [...rows, held].sort((a, b) => a - b);
+  },
 });
 
 function InWindow<T>(props: InSightProps<T>) {
@@ -105,12 +125,18 @@ type OfRows = Pick<
 >;
 
 function Rows<T>(props: InSightProps<T> & { readonly virtual: OfRows }) {
-  const { items, list, top, className = '', rowClass = '', inSight, virtual, children } = props;
+  const { items, list, top, className = '', rowClass = '', inSight, onHold, virtual, children } = props;
   useEffect(() => {
     if (inSight !== undefined) virtual.scrollToIndex(inSight, { align: 'auto' });
   }, [virtual, inSight, items]);
   return (
-    <ul ref={list} style={{ height: virtual.getTotalSize() }} className={`relative ${className}`}>
+    <ul
+      ref={list}
+      style={{ height: virtual.getTotalSize() }}
+      className={`relative ${className}`}
+      onFocus={(e) => onHold(e.target)}
+      onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && onHold(null)}
+    >
       {virtual.getVirtualItems().map(({ key, index, start }) => (
         <li
           key={key}
@@ -140,20 +166,3 @@ function placeOf(list: HTMLElement, was: Place | null): Place {
 
 const scrolls = (element: HTMLElement): boolean =>
   element !== document.documentElement && ['auto', 'scroll'].includes(getComputedStyle(element).overflowY);
-
-/** True while the page is printed. */
-function usePrinting(): boolean {
-  const [printing, setPrinting] = useState(false);
-  useEffect(() => {
-    // The browser takes the page as it is when it has told of it.
-    const begin = () => flushSync(() => setPrinting(true));
-    const end = () => setPrinting(false);
-    window.addEventListener('beforeprint', begin);
-    window.addEventListener('afterprint', end);
-    return () => {
-      window.removeEventListener('beforeprint', begin);
-      window.removeEventListener('afterprint', end);
-    };
-  }, []);
-  return printing;
-}

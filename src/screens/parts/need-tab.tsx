@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import Link from 'next/link';
 import { restsOnRough } from '@/core/stock';
 import { elementName } from '@/core/parts';
@@ -37,6 +38,8 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
       ])
       .join(' ');
   const shown = sortNeed(need.lots, text, order, placesOf);
+  // What was opened is open again when it comes back into sight.
+  const [opened] = useState(() => new Set<string>());
   return (
     <div className="grid h-full min-h-0 max-lg:overflow-auto lg:grid-cols-[1fr_360px]">
       <section aria-label="Kinds still missing" tabIndex={0} className="min-h-0 overflow-auto p-4">
@@ -74,13 +77,8 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
         {need.lots.length > 0 && shown.length === 0 && (
           <p className="text-soft py-2">Nothing that is needed has “{text.trim()}” in it.</p>
         )}
-        <VirtualList
-          items={shown}
-          keyOf={(lot) => `${lot.element}${lot.hidden}`}
-          rowHeight={43}
-          rowClass="border-rule border-b"
-        >
-          {(lot) => <LotRow lot={lot} />}
+        <VirtualList items={shown} keyOf={idOf} rowHeight={43} rowClass="border-rule border-b">
+          {(lot) => <LotRow lot={lot} opened={opened} />}
         </VirtualList>
       </section>
       <aside
@@ -198,11 +196,17 @@ function whereFrom(need: NeedReport): string {
   return parts.length > 0 ? `The rest is there: ${list(parts)}.` : 'Nothing of it is at hand.';
 }
 
+const idOf = (lot: NeedLot): string => `${lot.element}${lot.hidden}`;
+
 /** A lot with the entries it came from, opened by its number. */
-function LotRow({ lot }: { lot: NeedLot }) {
+function LotRow({ lot, opened }: { lot: NeedLot; opened: Set<string> }) {
   const workbench = useBuild((s) => s.workbench);
+  const id = idOf(lot);
   return (
-    <details>
+    <details
+      open={opened.has(id)}
+      onToggle={(e) => void (e.currentTarget.open ? opened.add(id) : opened.delete(id))}
+    >
       <summary className="flex min-h-10 items-center gap-3">
         <Glyph element={lot.element} mark={lot.hidden ? 'hidden' : 'in'} size={34} />
         <b className="w-10 text-right">{count(lot.qty)}</b>

@@ -8,6 +8,7 @@ import { phasesOf, type Workbench } from '@/core/workbench';
 import { buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { count, modNo, priced } from '@/ui/numbers';
+import { usePrinting } from '@/ui/use-printing';
 import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
 import { ListLinks } from '../lists/list-links';
@@ -134,6 +135,8 @@ function Placeholders({ books }: { books: Books }) {
 
 function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
   const lots = books.balances.elements(sparesAccount(workbench.build)).filter(([, n]) => n > 0);
+  // On paper there is nowhere to go on to.
+  const most = usePrinting() ? lots.length : MOST_SPARES;
   return (
     <section className="drawn-near mb-6">
       <h2 className="mb-1 text-[16px]">Spares</h2>
@@ -141,7 +144,7 @@ function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
       <ul className="grid grid-cols-2 gap-x-4 md:grid-cols-4">
         {lots
           .sort((a, b) => b[1] - a[1])
-          .slice(0, MOST_SPARES)
+          .slice(0, most)
           .map(([element, n]: [ElementKey, number]) => (
             <li key={element} className="flex items-center gap-2 break-inside-avoid">
               <Glyph element={element} size={32} />
@@ -149,9 +152,9 @@ function Spares({ workbench, books }: { workbench: Workbench; books: Books }) {
             </li>
           ))}
       </ul>
-      {lots.length > MOST_SPARES && (
+      {lots.length > most && (
         <p className="text-soft mt-1">
-          and {count(lots.length - MOST_SPARES)} more {lots.length - MOST_SPARES === 1 ? 'kind' : 'kinds'}:{' '}
+          and {count(lots.length - most)} more {lots.length - most === 1 ? 'kind' : 'kinds'}:{' '}
           <Link href={`/builds/${workbench.build}/print/spares`} className="underline">
             the list of all spares
           </Link>
