@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
 import { useMemo, type ReactNode } from 'react';
 import clsx from 'clsx';
-import { focusBefore } from './keep-focus';
+import { focusBefore, giveFocusBack } from './keep-focus';
 import { placeBeside, type DialogPlace } from './dialog-place';
 
 interface DialogProps {
@@ -36,10 +36,7 @@ export function Dialog({ open, onOpenChange, title, says, wide, beside, then, ch
       <Radix.Portal>
         <Radix.Overlay className={clsx('fixed inset-0 z-40', place === 'middle' && 'bg-black/30')} />
         <Radix.Content
-          onCloseAutoFocus={(e) => {
-            e.preventDefault();
-            (then?.() ?? focusBefore())?.focus({ preventScroll: true });
-          }}
+          onCloseAutoFocus={(e) => giveFocusBack(e, then)}
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={clsx(
             'bg-sheet border-edge fixed z-50 flex flex-col rounded-lg border shadow-xl',

@@ -56,6 +56,22 @@ export function nextFocus(was: readonly Place[]): HTMLElement | null {
 /** Where the focus was on the page before a dialog or a menu had it, or what has taken its place; null = nowhere. */
 export const focusBefore = (): HTMLElement | null => (path.length > 0 ? nextFocus(path) : null);
 
+/** For a menu that has gone: the button that opened it has the focus again, unless what it opened has it. */
+export function keepInOpenLayer(gone: Event): void {
+  if (document.activeElement?.closest(LAYERS)) gone.preventDefault();
+}
+
+/**
+ * Gives the focus back when a sheet, a list or a menu over the page has gone: to `then`, else to where it was. What was opened over the
+ * page in the meantime keeps it: the word comes a moment after the going, and what is typed by then belongs to what is open.
+ */
+export function giveFocusBack(gone: Event, then?: () => HTMLElement | null): void {
+  keepInOpenLayer(gone);
+  if (gone.defaultPrevented) return;
+  gone.preventDefault();
+  (then?.() ?? focusBefore())?.focus({ preventScroll: true });
+}
+
 /** Remembers where the focus is, and puts it back on the page when what had it is gone. Gives what ends it. */
 export function keepFocus(): () => void {
   const remember = (e: FocusEvent) => {

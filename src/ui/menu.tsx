@@ -3,6 +3,7 @@
 import { DropdownMenu as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Key } from './button';
+import { keepInOpenLayer } from './keep-focus';
 
 export interface MenuItem {
   readonly label: string;
@@ -30,6 +31,7 @@ export function Menu({
           align="end"
           sideOffset={4}
           collisionPadding={8}
+          onCloseAutoFocus={keepInOpenLayer}
           className="bg-sheet border-edge z-50 max-h-[70vh] min-w-44 overflow-auto rounded-md border p-1 shadow-lg"
         >
           {items.map((item) => (

@@ -5,7 +5,7 @@ import { Dialog as Radix } from 'radix-ui';
 import { useState } from 'react';
 import { Key } from '@/ui/button';
 import { keyWords } from './keys';
-import { focusBefore } from '@/ui/keep-focus';
+import { giveFocusBack } from '@/ui/keep-focus';
 import { commandsNow } from './use-commands';
 
 /** Everything that can be done on the page, by name. */
@@ -17,10 +17,7 @@ export function CommandPalette({ onClose }: { onClose: () => void }) {
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Radix.Content
           aria-describedby={undefined}
-          onCloseAutoFocus={(e) => {
-            e.preventDefault();
-            focusBefore()?.focus({ preventScroll: true });
-          }}
+          onCloseAutoFocus={(e) => giveFocusBack(e)}
           className="bg-sheet border-edge fixed top-[12vh] left-1/2 z-50 w-[calc(100vw-2rem)] max-w-lg -translate-x-1/2 rounded-lg border shadow-xl"
         >
           <Radix.Title className="sr-only">Commands</Radix.Title>

@@ -2,6 +2,9 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { ReactNode } from 'react';
+import { Dialog } from '@/ui/dialog';
+import { keepFocus } from '@/ui/keep-focus';
 import { CommandPalette } from './command-palette';
 import { bindingsOf, keyWords } from './keys';
 import { commandsNow, useCommands, type Command } from './use-commands';
@@ -106,5 +109,32 @@ describe('commands', () => {
     expect(screen.getAllByRole('option').map((o) => o.textContent)).toEqual(['UndoCtrl Z', 'Plan']);
     await userEvent.setup().click(screen.getByText('Undo'));
     expect([run.mock.calls.length, close.mock.calls.length]).toEqual([1, 1]);
+  });
+
+  it('are typed into the list that is open, though a sheet before it gives the focus back late', async () => {
+    const end = keepFocus();
+    const page = (over: ReactNode) => (
+      <>
+        <input aria-label="on the page" />
+        {over}
+      </>
+    );
+    const { rerender } = render(page(null));
+    screen.getByLabelText('on the page').focus();
+    const sheet = (
+      <Dialog open onOpenChange={vi.fn()} title="Sheet">
+        <input aria-label="field" />
+      </Dialog>
+    );
+    rerender(page(sheet));
+    rerender(page(<CommandPalette onClose={vi.fn()} />));
+    const line = screen.getByRole('combobox');
+    expect(document.activeElement).toBe(line);
+    await new Promise((done) => setTimeout(done, 20));
+    expect(document.activeElement).toBe(line);
+    rerender(page(null));
+    await new Promise((done) => setTimeout(done, 20));
+    expect(document.activeElement).toBe(screen.getByLabelText('on the page'));
+    end();
   });
 });
