@@ -1,5 +1,5 @@
-import { colourWords, type Colour } from '../colour';
-import { Lexicon, type CallContext, type PrintContext } from '../log-line';
+import type { Colour } from '../colour';
+import type { CallContext, Lexicon, PrintContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
   applyDiff,
@@ -23,11 +23,14 @@ import {
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
+import { diffOfBuild } from './diff-of-build';
 import { byPlace } from './list-places';
 import { listsOf, type EntryLists } from './entry-lists';
+import { Ordered } from './ordered';
 import { paletteOf } from './palette-of';
 import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';
+import { aliasesOf, Vocabulary } from './vocabulary';
 
 const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
 
@@ -42,18 +45,15 @@ export class Workbench {
   planned: Books;
   palette: readonly Colour[];
   priceOf: PriceOf;
-  private known = new Set<ElementKey>();
-  /** Those of them that are this build's own, and not only priced or somewhere else. */
-  private own = new Set<ElementKey>();
-  private words: Lexicon | null = null;
+  private readonly vocabulary = new Vocabulary();
   /** Lists that are asked for many times between two changes; made anew at the first asking after one. */
   private lists: EntryLists | null = null;
   private reach: Reach | null = null;
-  private modificationList: {
-    readonly of: RecordSet['modification'];
-    readonly list: readonly Modification[];
-  } | null = null;
-  private zoneList: { readonly of: RecordSet['zone']; readonly list: readonly Zone[] } | null = null;
+  private readonly zonesInOrder = new Ordered<string, Zone>((z) => z.build === this.build, byPosition);
+  private readonly modificationsInOrder = new Ordered<string, Modification>(
+    (m) => m.build === this.build,
+    byPlace,
+  );
 
   constructor(
     private snapshot: BuildSnapshot,
@@ -65,7 +65,7 @@ export class Workbench {
     this.priceOf = priceLookup(this.records.price.values());
     this.built = this.open({ kind: 'built' });
     this.planned = this.open(this.plannedView, this.built);
-    this.learnOwn(this.records.entry.values());
+    this.vocabulary.learnEntries(this.records.entry.values());
     this.learn();
   }
 
@@ -76,7 +76,7 @@ export class Workbench {
   takeIn(slice: readonly Entry[]): void {
     const held = this.records.entry as Map<string, Entry>;
     for (const e of slice) held.set(e.id, e);
-    this.learnOwn(slice);
+    this.vocabulary.learnEntries(slice);
     this.built.take(slice);
   }
 
@@ -116,21 +116,13 @@ export class Workbench {
     };
   }
 
-  private learnOwn(entries: Iterable<Entry>): void {
-    for (const e of entries) for (const m of e.movements) this.own.add(m.element);
-  }
-
   private learn(): void {
-    for (const a of this.records.assembly.values()) for (const l of a.lots) this.own.add(l.element);
-    for (const e of this.own) this.known.add(e);
-    for (const r of this.snapshot.surroundings) this.known.add(r.element);
-    for (const p of this.records.price.values()) this.known.add(p.element);
-    this.words = null;
+    this.vocabulary.learnRest(this.records, this.snapshot.surroundings);
   }
 
   /** Carries a diff into the records and the books. */
   apply(whole: Diff): void {
-    const diff = this.ownPart(whole);
+    const diff = diffOfBuild(whole, this.build);
     this.records = applyDiff(this.records, diff);
     this.lists = null;
     this.reach = null;
@@ -139,25 +131,12 @@ export class Workbench {
     else this.reopen();
   }
 
-  /** What of a diff is a matter of this bench: the records of other builds that one act may touch are theirs. */
-  private ownPart(diff: Diff): Diff {
-    const isOwn = (record: object): boolean => {
-      const build = 'build' in record ? (record.build as BuildId | null) : null;
-      return build === null || build === this.build;
-    };
-    return {
-      added: diff.added.filter((r) => isOwn(r.record)),
-      changed: diff.changed.filter((c) => isOwn(c.to)),
-      removed: diff.removed.filter((r) => isOwn(r.record)),
-    };
-  }
-
   private reopen(): void {
     this.palette = paletteOf(this.records);
     this.priceOf = priceLookup(this.records.price.values());
     this.built = this.open({ kind: 'built' });
     this.planned = this.open(this.plannedView, this.built);
-    this.learnOwn(this.records.entry.values());
+    this.vocabulary.learnEntries(this.records.entry.values());
     this.learn();
   }
 
@@ -221,12 +200,7 @@ export class Workbench {
     for (const e of into) {
       if (e.state === 'done') this.built.post(e);
       if (e.whatIf === null || e.whatIf === this.whatIf) this.planned.post(e);
-      for (const m of e.movements) {
-        this.own.add(m.element);
-        if (this.known.has(m.element)) continue;
-        this.known.add(m.element);
-        this.words = null;
-      }
+      this.vocabulary.learnEntry(e);
     }
   }
 
@@ -260,10 +234,7 @@ export class Workbench {
 
   /** The same list until a zone changes: what shows it may ask for it as often as it likes. */
   get zones(): readonly Zone[] {
-    const of = this.records.zone;
-    if (this.zoneList?.of !== of)
-      this.zoneList = { of, list: [...of.values()].filter((z) => z.build === this.build).sort(byPosition) };
-    return this.zoneList.list;
+    return this.zonesInOrder.from(this.records.zone);
   }
 
   get rootZone(): Zone {
@@ -273,35 +244,26 @@ export class Workbench {
   }
 
   get modifications(): readonly Modification[] {
-    const of = this.records.modification;
-    if (this.modificationList?.of !== of)
-      this.modificationList = {
-        of,
-        list: [...of.values()].filter((m) => m.build === this.build).sort(byPlace),
-      };
-    return this.modificationList.list;
+    return this.modificationsInOrder.from(this.records.modification);
   }
 
   get lexicon(): Lexicon {
-    this.words ??= new Lexicon(this.known, this.palette, this.aliases());
-    return this.words;
+    return this.vocabulary.lexicon(this.palette, this.records);
   }
 
   /** What colour names of other lists were said to mean, by their words. */
   aliases(): ReadonlyMap<string, ColourId> {
-    return new Map(
-      [...this.records.colourAlias.values()].map((a) => [colourWords(a.id).join(' '), a.colour]),
-    );
+    return aliasesOf(this.records);
   }
 
   /** Every element that a line may name: the build's own, and what is priced or lies somewhere. */
   get elements(): ReadonlySet<ElementKey> {
-    return this.known;
+    return this.vocabulary.elements;
   }
 
   /** The elements of its entries and assemblies. */
   get ownElements(): ReadonlySet<ElementKey> {
-    return this.own;
+    return this.vocabulary.own;
   }
 
   colour(id: ColourId): Colour | undefined {
