@@ -5,19 +5,21 @@ import { readSummaries, readSummary, writeSummary, type SummarisedBuild } from '
 import { inTransaction, type Handle } from '@/data/database';
 import { readRecords } from '@/data/records';
 
-/** A build as the list of builds shows it. Every figure comes out of its books. */
-export interface ListedBuild extends BuildSummary {
+/** A build as the list of builds shows it. */
+export interface ListedBuild {
   readonly id: BuildId;
   readonly name: string;
   readonly note: string;
   readonly archived: boolean;
+  /** What its books come to; null while that is being worked out. */
+  readonly figures: BuildSummary | null;
 }
 
 /** To be raised whenever a figure of the summary comes to mean something else. */
 const SUMMARY_VERSION = 5;
 
 /** What is kept of a build's books, so that a list of hundreds opens none of them. */
-interface BuildSummary {
+export interface BuildSummary {
   /** Which program's figures these are: others are worked out anew. */
   readonly version: typeof SUMMARY_VERSION;
   readonly sets: string;
@@ -70,22 +72,22 @@ export function readBuilds(handle: Handle, query: BuildsQuery = {}): Builds {
   const { find = '', archived = false, from = 0 } = query;
   const all = freshened(handle, readSummaries(handle.db));
   const words = find.trim().toLowerCase();
-  const known = all.flatMap(({ build, summary }) => {
+  const listed = all.map(({ build, summary }): ListedBuild => {
     const { id, name, note, archived: put } = build;
-    return summary ? [{ id, name, note, archived: put, ...(summary as BuildSummary) }] : [];
+    return { id, name, note, archived: put, figures: summary as BuildSummary | null };
   });
-  const fits = known.filter(
-    (b) => b.archived === archived && `${b.name} ${b.sets}`.toLowerCase().includes(words),
+  const fits = listed.filter(
+    (b) => b.archived === archived && `${b.name} ${b.figures?.sets ?? ''}`.toLowerCase().includes(words),
   );
-  const here = known.filter((b) => !b.archived);
+  const here = listed.filter((b) => !b.archived);
   return {
     builds: fits.slice(from, from + BUILDS_PAGE),
     found: fits.length,
-    here: all.filter((b) => !b.build.archived).length,
-    archived: all.filter((b) => b.build.archived).length,
-    planned: here.reduce((s, b) => s + b.planned, 0),
-    placeholders: here.reduce((s, b) => s + b.placeholders, 0),
-    waiting: all.length - known.length,
+    here: here.length,
+    archived: listed.length - here.length,
+    planned: here.reduce((s, b) => s + (b.figures?.planned ?? 0), 0),
+    placeholders: here.reduce((s, b) => s + (b.figures?.placeholders ?? 0), 0),
+    waiting: listed.filter((b) => !b.figures).length,
   };
 }
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import type { Colour } from '@/core/colour';
-import type { Builds, ListedBuild } from '@/server/build-list';
+import type { Builds, BuildSummary, ListedBuild } from '@/server/build-list';
 import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -44,6 +44,9 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
                 {builds.here + builds.archived === 0
                   ? 'This workspace is your own, and empty.'
                   : 'Open one to go on with it. Every figure comes out of its books.'}
+                <span role="status">
+                  {builds.waiting > 0 && ` ${count(builds.waiting)} are still being counted.`}
+                </span>
               </p>
             </div>
             <Link href="/import" className={buttonClass('main', 'min-h-9 px-4')}>
@@ -74,19 +77,12 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
               {archived ? 'Back to the list of builds' : `Archive: ${builds.archived}`}
             </button>
           )}
-          {builds.found === 0 && builds.waiting === 0 && (
-            <Empty none={builds.here + builds.archived === 0} wanted={find} />
-          )}
+          {builds.found === 0 && <Empty none={builds.here + builds.archived === 0} wanted={find} />}
           <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
             {builds.builds.map((b) => (
               <BuildCard key={b.id} build={b} onDelete={setDeleting} />
             ))}
           </ul>
-          {builds.waiting > 0 && (
-            <p role="status" className="text-soft mt-4">
-              The figures of {count(builds.waiting)} more builds are being worked out.
-            </p>
-          )}
           {builds.builds.length < builds.found && (
             <Button className="mt-4" onClick={more}>
               Show more: {count(builds.found - builds.builds.length)} are not shown
@@ -137,21 +133,9 @@ function BuildCard({ build: b, onDelete }: { build: ListedBuild; onDelete: (buil
             <bdi>{b.name}</bdi>
           </h2>
           <p className="text-faint truncate">
-            <bdi>{b.sets || 'no box yet'}</bdi>
+            <bdi>{b.figures ? b.figures.sets || 'no box yet' : 'being counted'}</bdi>
           </p>
-          <dl className="mt-2 grid grid-cols-3 gap-2">
-            <Fact words="on the model" value={count(b.onModel)} aside={`net ${signed(b.net)}`} />
-            <Fact
-              words="out of pocket"
-              value={priced(b.outOfPocket, b.boughtUnpriced)}
-              aside={`worth ${priced(b.worth, b.unpriced)}`}
-            />
-            <Fact
-              words="spares"
-              value={count(b.sparesLeft)}
-              aside={`${b.modifications} ${b.modifications === 1 ? 'modification' : 'modifications'}`}
-            />
-          </dl>
+          <Facts figures={b.figures} />
         </div>
       </Link>
       <span className="flex justify-end px-2 pb-1">
@@ -168,12 +152,31 @@ function BuildCard({ build: b, onDelete }: { build: ListedBuild; onDelete: (buil
   );
 }
 
-function Fact({ words, value, aside }: { words: string; value: string; aside: string }) {
+/** What a build comes to; its place is there before its figures are. */
+function Facts({ figures: f }: { figures: BuildSummary | null }) {
+  return (
+    <dl className="mt-2 grid grid-cols-3 gap-2">
+      <Fact words="on the model" value={f && count(f.onModel)} aside={f && `net ${signed(f.net)}`} />
+      <Fact
+        words="out of pocket"
+        value={f && priced(f.outOfPocket, f.boughtUnpriced)}
+        aside={f && `worth ${priced(f.worth, f.unpriced)}`}
+      />
+      <Fact
+        words="spares"
+        value={f && count(f.sparesLeft)}
+        aside={f && `${f.modifications} ${f.modifications === 1 ? 'modification' : 'modifications'}`}
+      />
+    </dl>
+  );
+}
+
+function Fact({ words, value, aside }: { words: string; value: string | null; aside: string | null }) {
   return (
     <div>
-      <dd className="font-head text-[17px] leading-tight font-bold">{value}</dd>
+      <dd className="font-head text-[17px] leading-tight font-bold">{value ?? '…'}</dd>
       <dt className="text-soft text-[12px]">{words}</dt>
-      <dd className="text-faint text-[12px]">{aside}</dd>
+      <dd className="text-faint text-[12px]">{aside ?? '…'}</dd>
     </div>
   );
 }
@@ -195,7 +198,7 @@ function DrawnState({ build }: { build: ListedBuild }) {
       className="bg-background flex h-32 flex-wrap content-center items-center justify-center gap-x-1 overflow-hidden px-3"
       aria-hidden
     >
-      {(here ? build.most.slice(0, 10) : []).map(([element, qty], i) => (
+      {(here ? (build.figures?.most ?? []) : []).map(([element, qty], i) => (
         <span key={element} title={`${qty}`}>
           <Glyph element={element} size={i < 4 ? 60 : 46} />
         </span>

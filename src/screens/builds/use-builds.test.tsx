@@ -70,4 +70,12 @@ describe('the list of builds', () => {
     await waitFor(() => expect(result.current.builds.found).toBe(11));
     expect(names(result.current.builds)).toEqual(there.filter((n) => n.includes('build 2')));
   });
+
+  it('keeps what is shown while figures are still to come', async () => {
+    const counting = { ...pageFrom(0), waiting: 5 };
+    const { result } = renderHook(() => useBuilds(counting, '', false));
+    await act(() => result.current.more());
+    await waitFor(() => expect(result.current.builds.waiting).toBe(0));
+    await waitFor(() => expect(names(result.current.builds)).toEqual(there.slice(0, 24)));
+  });
 });

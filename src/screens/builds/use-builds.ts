@@ -32,7 +32,12 @@ export function useBuilds(first: Builds, find: string, archived: boolean) {
     const timer = setTimeout(
       () =>
         void page(find, archived, 0).then((fresh) => {
-          if (there && fresh) setGot({ key, builds: fresh, wanted: 0 });
+          if (there && fresh)
+            setGot((was) => ({
+              key,
+              builds: fresh,
+              wanted: isStale ? 0 : Math.max(was.wanted, was.builds.builds.length),
+            }));
         }),
       isStale ? PAUSE_MS : AGAIN_MS,
     );
