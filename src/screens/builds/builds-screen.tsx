@@ -45,7 +45,8 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
                   ? 'This workspace is your own, and empty.'
                   : 'Open one to go on with it. Every figure comes out of its books.'}
                 <span role="status">
-                  {builds.waiting > 0 && ` ${count(builds.waiting)} are still being counted.`}
+                  {builds.waiting > 0 &&
+                    ` ${count(builds.waiting)} ${builds.waiting === 1 ? 'is' : 'are'} still being counted.`}
                 </span>
               </p>
             </div>
