@@ -1,6 +1,7 @@
 import { CLOCK_ID, placeOf, STOCK_SCOPE } from '@/core/ledger';
 import { Workbench, type Surroundings, type BuildSnapshot, type Knowledge } from '@/core/workbench';
 import { elementsToLookUp, partsToLookUp, rowsOf, type RegisterRows } from '@/core/mismatch';
+import { collectionOf, type Collection } from '@/core/stock';
 import type { BuildId, PartId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import { currentRevision, undoTargets } from '@/data/actions';
@@ -141,11 +142,8 @@ const LARGE_STOCK = 1500;
 export type StockOpening = { readonly stock: StockSnapshot } | { readonly later: LargeStock };
 
 /** What a large collection comes to. */
-interface LargeStock {
+interface LargeStock extends Collection {
   readonly revision: number;
-  readonly pieces: number;
-  readonly kinds: number;
-  readonly trays: number;
   readonly prices: number;
 }
 
@@ -157,9 +155,7 @@ export function stockOpening(handle: Handle): StockOpening {
   return {
     later: {
       revision: currentRevision(db),
-      pieces: rows.reduce((s, r) => s + r.qty, 0),
-      kinds: new Set(rows.map((r) => r.element)).size,
-      trays: countRecords(db, 'tray'),
+      ...collectionOf(rows, countRecords(db, 'tray')),
       prices,
     },
   };

@@ -4,6 +4,8 @@ export { restsOnRough, ROUGH_PIECES, roughKey, roughlySaid, sayRoughly } from '.
 export type { RestsOn } from './roughly';
 export { rarestLots, stockByColour } from './by-colour';
 export type { ColourStock, RareLot } from './by-colour';
+export { collectionOf } from './collection';
+export type { Collection } from './collection';
 export { howOften } from './how-often';
 export type { HowOften } from './how-often';
 export { handBoxOn } from './hand-on';

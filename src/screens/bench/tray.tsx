@@ -54,13 +54,21 @@ export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
               )}
             >
               <bdi className="max-w-36 truncate">{p.name}</bdi>
-              <span className="text-background-soft text-[12px] font-normal">{count(p.qty)}</span>
+              <span
+                className={clsx(
+                  'text-background-soft text-[12px] font-normal',
+                  // Its room is there before its figure is: the row of tabs does not break when that comes.
+                  p.from?.source === 'stock' && 'min-w-[6ch] text-left',
+                )}
+              >
+                {p.qty === null ? '…' : count(p.qty)}
+              </span>
             </Tabs.Trigger>
           ))}
         </Tabs.List>
         <Tabs.Content value={place.id} className="flex min-h-0 flex-1 flex-col" tabIndex={-1}>
           <Lots key={place.id} place={place} reading={asks} onPick={onPick} />
-          {place.from?.source === 'donor' && place.qty > 0 && (
+          {place.from?.source === 'donor' && place.qty !== 0 && (
             <p className="border-background-rule border-t px-3 py-2">
               <Button onClick={onCountLeft}>Count what is left…</Button>
             </p>
@@ -72,7 +80,8 @@ export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
 });
 
 type OnPick = (element: ElementKey, from?: PickedFrom) => void;
-type ShownPlace = TrayPlace & { readonly qty: number };
+/** With the pieces that lie there; null while only those of the build's own elements are known. */
+type ShownPlace = TrayPlace & { readonly qty: number | null };
 
 interface LotsProps {
   readonly place: ShownPlace;
@@ -225,11 +234,12 @@ function useTrayPlaces(): ShownPlace[] {
   const view = useBuild((s) => s.view);
   const version = useBuild((s) => s.version);
   const zone = useBuild((s) => s.zone);
+  const complete = useBuild((s) => s.workbench.isComplete);
   return useMemo(() => {
     const books = booksInView({ workbench, view, version });
     return trayPlaces(workbench, books, zone).map((place) => ({
       ...place,
-      qty: piecesAt(books, place.accounts),
+      qty: complete || place.from?.source !== 'stock' ? piecesAt(books, place.accounts) : null,
     }));
-  }, [workbench, view, version, zone]);
+  }, [workbench, view, version, zone, complete]);
 }

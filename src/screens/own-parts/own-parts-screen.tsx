@@ -4,7 +4,7 @@ import Link from 'next/link';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { priceLookup, worthOf } from '@/core/ledger';
-import { contested, shareOut } from '@/core/stock';
+import { collectionOf, contested, shareOut } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
 import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
@@ -14,7 +14,7 @@ import { TabPart, Tabs, withKeys } from '@/ui/tabs';
 import { useCommands } from '../commands';
 import { useBackground } from '../common/use-background';
 import { usePartHere } from '../common/use-part';
-import { inTraysWords } from '../words/own-parts';
+import { collectionWords } from '../words/own-parts';
 import { WithStock } from '../common/with-stock';
 import { UndoButtons, useOwnPartsActs, useOwnPartsPalette } from '../common/own-parts-acts';
 import { TraysTab } from './trays-tab';
@@ -51,7 +51,7 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
   const acts = useOwnPartsActs(stock);
   const palette = useOwnPartsPalette(stock);
   const priceOf = useMemo(() => priceLookup(stock.prices), [stock.prices]);
-  const total = stock.rows.reduce((s, r) => s + r.qty, 0);
+  const comesTo = collectionOf(stock.rows, stock.trays.length);
   const { worth, unpriced } = useMemo(
     () => worthOf(stock.rows, (r) => priceOf(r.element, r.grade)),
     [stock.rows, priceOf],
@@ -74,12 +74,9 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
         <main className="flex min-h-0 flex-1 flex-col">
           <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
             <div className="min-w-64 flex-1">
-              <h1 className="text-[24px] leading-tight">
-                {total === 0
-                  ? 'You have added no own parts yet.'
-                  : `${inTraysWords(total, stock.trays.length)}, worth ${priced(worth, unpriced)}.`}
-              </h1>
+              <h1 className="text-[24px] leading-tight">{collectionWords(comesTo)}</h1>
               <p className="text-soft mt-1">
+                {comesTo.pieces > 0 && `Worth ${priced(worth, unpriced)}. `}
                 {tight.length === 0
                   ? 'Your own parts. Every build takes from them, after its own spares.'
                   : `${count(tight.length)} ${tight.length === 1 ? 'kind is' : 'kinds are'} asked for by several builds: there are not enough for all.`}

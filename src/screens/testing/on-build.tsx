@@ -13,7 +13,11 @@ import { Outbox, type Wish } from '../sending/outbox';
 afterEach(cleanup);
 
 /** A part of a screen on a build of its own, with the server behind it and no network between. */
-export function onBuild(part: ReactNode, prepare: (t: ReturnType<typeof testBuild>) => void = () => {}) {
+export function onBuild(
+  part: ReactNode,
+  prepare: (t: ReturnType<typeof testBuild>) => void = () => {},
+  open: typeof takeSnapshot = takeSnapshot,
+) {
   const t = testBuild();
   prepare(t);
   const answer = (wish: Wish): Result<Performed, unknown> =>
@@ -26,7 +30,7 @@ export function onBuild(part: ReactNode, prepare: (t: ReturnType<typeof testBuil
     forget: () => Promise.resolve(),
     pause: () => Promise.resolve(),
   });
-  const store = makeBuildStore(takeSnapshot(t.handle, t.build)!, outbox);
+  const store = makeBuildStore(open(t.handle, t.build)!, outbox);
   const { palette } = store.getState().workbench;
   render(
     <PaletteProvider palette={palette}>

@@ -1,13 +1,11 @@
-import { count, pieces, piecesOfKinds } from '@/ui/numbers';
+import type { Collection } from '@/core/stock';
+import { count, piecesOfKinds } from '@/ui/numbers';
 
 const trays = (n: number): string => `${count(n)} ${n === 1 ? 'tray' : 'trays'}`;
 
-/** "815 pieces in 6 trays" */
-export const inTraysWords = (qty: number, of: number): string => `${pieces(qty)} in ${trays(of)}`;
-
-/** What a collection comes to before it is read: "815 pieces of 56 kinds in 6 trays." */
-export const collectionWords = (of: { pieces: number; kinds: number; trays: number }): string =>
-  `${piecesOfKinds(of.pieces, of.kinds)} in ${trays(of.trays)}.`;
+/** What a collection comes to: "815 pieces of 56 kinds in 6 trays." */
+export const collectionWords = ({ pieces, kinds, trays: of }: Collection): string =>
+  pieces === 0 ? 'You have added no own parts yet.' : `${piecesOfKinds(pieces, kinds)} in ${trays(of)}.`;
 
 export const priceBookWords = (prices: number): string =>
   prices === 0
