@@ -1,5 +1,5 @@
 export { faultOf } from './fault';
-export { gridOf } from './grid';
+export { gridOf } from './grid-of';
 export type { Grid } from './grid';
 export { judgeLaying } from './judge';
 export { compareScores, Laying } from './laying';

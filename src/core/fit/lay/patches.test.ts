@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { between, seededRandom } from '../../shared/random';
 import { layerOver, randomFloor, randomWalls, thickWalls } from '../../testing/laying';
 import { firstLaying } from './first';
-import { gridOf } from './grid';
+import { gridOf } from './grid-of';
 import { compareScores, Laying } from './laying';
 import { Patches } from './patches';
 import type { LayProblem } from './problem';

@@ -1,7 +1,8 @@
 import { between, seededRandom, type Random } from '../../shared/random';
 import { layCourses, relayCourses } from './courses';
 import { firstLaying } from './first';
-import { gridOf, type Grid } from './grid';
+import type { Grid } from './grid';
+import { gridOf } from './grid-of';
 import { compareScores, Laying } from './laying';
 import { Patches } from './patches';
 import type { LayProblem } from './problem';
