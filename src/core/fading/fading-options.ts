@@ -1,26 +1,16 @@
 import { deltaE00, type LabD65 } from '../colour';
 import type { Workbench } from '../workbench';
-import { gradeRank, modelAccount, sparesAccount, stockAccount, type AccountKey, type Grade } from '../places';
-import { splitElementKey, type ElementKey } from '../parts';
+import type { AccountKey, Grade } from '../places';
 import type { ColourId, ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
-import { hiddenOf } from './hidden';
-import { Ages, thresholdsOf, type AgedLot } from './fading';
+import { gatherFaded, keyOf, type ComesIn, type FadedStock } from './faded-stock';
+import { Ages, thresholdsOf } from './fading';
 import { matchByAge, spreadOf, type AgeBatch } from './match-by-age';
 import { whiteningFor, whiteningShare } from './whitening';
 
 /** Ways to deal with faded parts. */
 export const FADING_OPTIONS = ['leave', 'turn', 'same age', 'match by age', 'all new', 'whiten'] as const;
 export type FadingOptionName = (typeof FADING_OPTIONS)[number];
-
-/** Pieces that come to be seen in a zone, and where they come from. */
-export interface ComesIn {
-  readonly account: AccountKey;
-  readonly element: ElementKey;
-  readonly grade: Grade;
-  readonly qty: number;
-  readonly lab: LabD65;
-}
 
 /** One option worked out for a zone and colour. */
 export interface FadingOption {
@@ -70,7 +60,7 @@ export function compareOptions(
   colour: ColourId,
   ages = new Ages(workbench),
 ): OptionsReport | undefined {
-  const stock = gather(workbench, zone, colour, ages);
+  const stock = gatherFaded(workbench, zone, colour, ages);
   if (stock.now.length === 0) return undefined;
   const limit = thresholdsOf(workbench)[1];
   const options = [
@@ -112,68 +102,10 @@ function recommend(
   return { recommended: least?.name ?? 'leave', because: 'least spread' };
 }
 
-interface Stock {
-  readonly fresh: LabD65;
-  readonly account: AccountKey;
-  /** In seen places now, in hidden ones, and at hand elsewhere. */
-  readonly now: readonly ComesIn[];
-  readonly hidden: readonly ComesIn[];
-  readonly atHand: readonly ComesIn[];
-  readonly unread: number;
-  readonly byEye: number;
-}
-
-function gather(workbench: Workbench, zone: ZoneId, colour: ColourId, ages: Ages): Stock {
-  const account = modelAccount(zone);
-  const ofColour = (lots: readonly AgedLot[]) =>
-    lots.filter((l) => splitElementKey(l.element).colour === colour && !splitElementKey(l.element).print);
-  const here = ofColour(ages.at(account));
-  const elements = new Set(here.map((l) => l.element));
-  const [now, hidden]: [ComesIn[], ComesIn[]] = [[], []];
-  let unread = 0;
-  const byEye = here.reduce((s, l) => s + (l.rough === null ? 0 : l.qty), 0);
-  for (const element of elements) {
-    const lots = here.filter((l) => l.element === element);
-    const known = lots.filter((l) => l.lab).sort((x, y) => aged(x) - aged(y));
-    let inside = Math.min(
-      hiddenOf(workbench, zone, element),
-      known.reduce((s, l) => s + l.qty, 0),
-    );
-    unread += lots.filter((l) => !l.lab).reduce((s, l) => s + l.qty, 0);
-    for (const l of known) {
-      const away = Math.min(inside, l.qty);
-      inside -= away;
-      if (away > 0) hidden.push({ ...asComing(l), qty: away });
-      if (l.qty > away) now.push({ ...asComing(l), qty: l.qty - away });
-    }
-  }
-  const places = [
-    sparesAccount(workbench.build),
-    ...[...workbench.records.tray.values()].map((t) => stockAccount(t.id)),
-  ];
-  const atHand = places.flatMap((p) =>
-    ofColour(ages.freeAt(p))
-      .filter((l) => l.lab && elements.has(l.element) && gradeRank(l.grade) < 3)
-      .map(asComing),
-  );
-  const fresh = workbench.colour(colour)?.lab ?? { l: 50, a: 0, b: 0, white: 'D65' as const };
-  return { fresh, account, now, hidden, atHand, unread, byEye };
-}
-
-const aged = (l: Pick<AgedLot, 'fresh' | 'lab'>): number => (l.lab ? deltaE00(l.fresh, l.lab) : 0);
-const asComing = ({ account, element, grade, qty, lab, fresh }: AgedLot): ComesIn => ({
-  account,
-  element,
-  grade,
-  qty,
-  lab: lab ?? fresh,
-});
-const keyOf = (p: ComesIn): string => `${p.account}|${p.element}|${p.grade}`;
-
 /** An option's figures from what is seen afterwards. */
 function settle(
   name: FadingOptionName,
-  stock: Stock,
+  stock: FadedStock,
   after: readonly ComesIn[],
   more: Partial<FadingOption> = {},
 ): FadingOption {
@@ -193,7 +125,7 @@ function settle(
 }
 
 /** What leaves the seen places and what takes its place. */
-function exchange(stock: Stock, after: readonly ComesIn[]) {
+function exchange(stock: FadedStock, after: readonly ComesIn[]) {
   const before = new Map(stock.now.map((p) => [keyOf(p), p]));
   const then = new Map<string, ComesIn>();
   for (const p of after) then.set(keyOf(p), { ...p, qty: p.qty + (then.get(keyOf(p))?.qty ?? 0) });
@@ -212,7 +144,7 @@ function middle(pieces: readonly ComesIn[]): LabD65 {
 }
 
 /** Puts, one after another, the piece farthest from the middle where `others` have a nearer one of its shape. */
-function exchangeWorst(stock: Stock, others: readonly ComesIn[]): ComesIn[] {
+function exchangeWorst(stock: FadedStock, others: readonly ComesIn[]): ComesIn[] {
   const centre = middle(stock.now);
   const held = stock.now.map((p) => ({ ...p }));
   const free = others.map((p) => ({ ...p }));
@@ -236,8 +168,8 @@ function exchangeWorst(stock: Stock, others: readonly ComesIn[]): ComesIn[] {
   }
 }
 
-const turn = (stock: Stock): FadingOption => settle('turn', stock, exchangeWorst(stock, stock.hidden));
-const sameAge = (stock: Stock): FadingOption =>
+const turn = (stock: FadedStock): FadingOption => settle('turn', stock, exchangeWorst(stock, stock.hidden));
+const sameAge = (stock: FadedStock): FadingOption =>
   settle(
     'same age',
     stock,
@@ -248,7 +180,7 @@ const sameAge = (stock: Stock): FadingOption =>
   );
 
 /** The best choice there is from what is seen, hidden and at hand. */
-function byAge(stock: Stock): FadingOption {
+function byAge(stock: FadedStock): FadingOption {
   const pool = new Map<string, { piece: ComesIn; seenNow: number; qty: number }>();
   for (const p of stock.now) pool.set(keyOf(p), { piece: p, seenNow: p.qty, qty: p.qty });
   for (const p of [...stock.hidden, ...stock.atHand]) {
@@ -269,7 +201,7 @@ function byAge(stock: Stock): FadingOption {
   return settle('match by age', stock, after, { proven: found.proven });
 }
 
-function allNew(stock: Stock, workbench: Workbench): FadingOption {
+function allNew(stock: FadedStock, workbench: Workbench): FadingOption {
   let [cost, unpriced] = [0, 0];
   const after = stock.now.map((p): ComesIn => {
     const price = workbench.priceOf(p.element, 'new' as Grade);
@@ -280,7 +212,7 @@ function allNew(stock: Stock, workbench: Workbench): FadingOption {
   return settle('all new', stock, after, { cost, unpriced });
 }
 
-function whiten(stock: Stock, share: number, workbench: Workbench): FadingOption {
+function whiten(stock: FadedStock, share: number, workbench: Workbench): FadingOption {
   const after = stock.now.map((p): ComesIn => {
     if (p.lab.b <= stock.fresh.b) return p;
     const toward = (from: number, to: number) => from + (to - from) * share;

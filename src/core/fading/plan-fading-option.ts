@@ -3,7 +3,8 @@ import type { Source } from '../ledger';
 import { modelAccount, sparesAccount } from '../places';
 import type { Movement } from '../records';
 import { elementName, type ElementKey } from '../parts';
-import type { ComesIn, FadingOption, OptionsReport } from './fading-options';
+import type { ComesIn } from './faded-stock';
+import type { FadingOption, OptionsReport } from './fading-options';
 
 const TITLES: Readonly<Record<FadingOption['name'], string>> = {
   leave: 'Leave it as it is',
