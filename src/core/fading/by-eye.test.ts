@@ -37,7 +37,28 @@ describe('a colour that was noted by eye', () => {
       expect(yellow.l).toBeLessThan(lab.l);
       const pale = eyeLab(lab, 'faded', 'clearly');
       expect(Math.hypot(pale.a, pale.b)).toBeLessThanOrEqual(Math.hypot(lab.a, lab.b));
+      // Whites have nothing to lose but their brightness; everything else gets paler.
+      expect(pale.l > lab.l).toBe(lab.l <= 85);
     }
+  });
+
+  it('fades by as much the more as the word is stronger, keeps its hue, and what has no colour gets none', () => {
+    for (const { lab } of PALETTE.filter((c) => c.finish === 'solid')) {
+      const chroma = (degree: (typeof EYE_DEGREES)[number]) => {
+        const { a, b } = eyeLab(lab, 'faded', degree);
+        return Math.hypot(a, b);
+      };
+      const all = EYE_DEGREES.map(chroma);
+      expect(all).toEqual([...all].sort((x, y) => y - x));
+      const { a, b } = eyeLab(lab, 'faded', 'slightly');
+      expect(a * lab.b).toBeCloseTo(b * lab.a, 6);
+      expect(Math.hypot(a, b)).toBeGreaterThan(0.3 * Math.hypot(lab.a, lab.b));
+      const yellow = eyeLab(lab, 'yellowed', 'badly');
+      expect(yellow.a).toBeGreaterThan(lab.a);
+      expect(yellow.b - lab.b).toBeGreaterThan(lab.l - yellow.l);
+    }
+    const grey = { l: 60, a: 0, b: 0, white: 'D65' as const };
+    expect(eyeLab(grey, 'faded', 'badly')).toMatchObject({ a: 0, b: 0 });
   });
 });
 

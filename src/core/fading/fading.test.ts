@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { averageReadings } from '../colour';
-import { entryFault, overdrafts } from '../ledger';
+import { entryFault, modelAccount, overdrafts } from '../ledger';
 import type { Reading } from '../records';
 import { asId } from '../shared/ids';
 import { aged, brick, hide, HULL, hull, readLot, TRAY } from '../testing/faded';
-import { did, makeWorkbench, testSource, used, zoneId } from '../testing/workbench';
+import { did, doneAndBack, makeWorkbench, testSource, used, zoneId } from '../testing/workbench';
 import type { Workbench } from '../workbench';
-import { fadingByZone, thresholdsOf } from './fading';
+import { fadingByZone, setFadingGrades, thresholdsOf } from './fading';
 import { compareOptions, type FadingOptionName } from './fading-options';
 import { planFadingOption } from './plan-fading-option';
 import { keepReading, trustReading } from './read-colour';
@@ -183,5 +183,44 @@ describe('the limit of what is left alone', () => {
       if (leave.largest >= report.limit && leave.largest < 2 * report.limit) between++;
     }
     expect(between).toBeGreaterThan(0);
+  });
+});
+
+describe('fading by zone', () => {
+  const twoZones = () => {
+    const workbench = makeWorkbench({
+      zones: { Bow: ['6 brick 2x4 chalk'], Hull: ['6 brick 2x4 chalk', '4 brick 2x4 ash'] },
+    });
+    const bow = modelAccount(zoneId('Bow'));
+    readLot(workbench, bow, brick, 3, 5);
+    readLot(workbench, bow, brick, 3, 0);
+    readLot(workbench, HULL, brick, 2, 17);
+    return readLot(workbench, HULL, brick, 2, 1);
+  };
+
+  it('has the worst spread first, and says of how many pieces the colour is known', () => {
+    const found = fadingByZone(twoZones());
+    expect(found.map((z) => [z.zone, z.colour, z.pieces, z.known, z.byEye])).toEqual([
+      [zoneId('Hull'), 'chalk', 6, 4, 0],
+      [zoneId('Bow'), 'chalk', 6, 6, 0],
+    ]);
+    const [hullZone, bow] = found;
+    expect(hullZone!.largest).toBeGreaterThan(bow!.largest);
+    // By pieces: as many as have faded by five have not at all.
+    const [fresh, faded] = bow!.batches;
+    expect([fresh!.parts.deltaE, faded!.qty]).toEqual([0, 3]);
+    expect(bow!.fromNew).toBeCloseTo(faded!.parts.deltaE / 2, 9);
+  });
+
+  it('is seen from where the workspace says', () => {
+    const workbench = twoZones();
+    const seen = () => fadingByZone(workbench)[0]!.batches.map((b) => b.seen);
+    const before = seen();
+    const usual = thresholdsOf(workbench);
+    doneAndBack(workbench, setFadingGrades(workbench, [20, 50, 100, 200]));
+    expect(seen()).not.toEqual(before);
+    expect(new Set(seen())).toEqual(new Set(['cannot be seen']));
+    doneAndBack(workbench, setFadingGrades(workbench, usual));
+    expect(seen()).toEqual(before);
   });
 });
