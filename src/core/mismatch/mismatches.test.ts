@@ -6,8 +6,9 @@ import { auditOf, fixOf, put, tower } from '../testing/tower';
 import { did, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import { proposeSeen } from './exposure';
-import { showing, MISMATCH_KINDS } from './mismatches';
+import { findMismatches, showing, MISMATCH_KINDS } from './mismatches';
 import { leaveMismatch } from './plan-fixes';
+import { seenLots } from './seen-lots';
 
 describe('mismatches', () => {
   it('every kind is found where it was made, and nothing else is', () => {
@@ -111,5 +112,61 @@ describe('mismatches', () => {
     expect(proposeSeen(el('brick 2x4', 'ash'), 'Engine room')).toBe('hidden');
     expect(proposeSeen(el('pin 1x1', 'ash'), 'Wall')).toBe('hidden');
     expect(proposeSeen(el('tile 2x2', 'ash', 'chart'), 'Deck')).toBe('all');
+  });
+
+  it('one that came so out of the box is told, and one that was built so is not', () => {
+    const workbench = tower();
+    const slate = el('brick 1x2', 'slate');
+    const official = () => fixOf(workbench, slate)!.mismatch.official;
+    expect(official()).toBe(true);
+    // Of five that are there, four came so.
+    put(workbench, 'add', slate, 1, 'Foot');
+    expect([fixOf(workbench, slate)!.mismatch.qty, official()]).toEqual([5, false]);
+    put(workbench, 'placeholder', el('brick 2x4', 'amber'), 2, 'Tower', {
+      standsFor: el('brick 2x4', 'chalk'),
+    });
+    expect(fixOf(workbench, el('brick 2x4', 'amber'))!.mismatch.official).toBe(false);
+  });
+
+  it('a planned recolouring says what belongs there; one that is done, or goes on elsewhere, does not', () => {
+    const slate = el('brick 1x2', 'slate');
+    const foot = `model:${zoneId('Foot')}`;
+    const exchange = (state: 'planned' | 'done', kind: 'recolour' | 'swap') => ({
+      kind,
+      state,
+      movements: [
+        { element: slate, qty: 1, grade: 'used', from: foot, to: 'spares:build', worth: 5 },
+        { element: el('brick 1x2', 'dove'), qty: 1, grade: 'new', from: 'outside', to: foot, worth: 5 },
+      ],
+    });
+    const meant = (state: 'planned' | 'done', kind: 'recolour' | 'swap') => {
+      const workbench = put(tower(), 'add', slate, 1, 'Foot', exchange(state, kind));
+      const lots = seenLots(workbench);
+      return findMismatches(workbench, lots).find((m) => m.element === slate)?.to;
+    };
+    expect(meant('planned', 'recolour')).toBe(el('brick 1x2', 'dove'));
+    expect(meant('planned', 'swap')).toBe(el('brick 1x2', 'ash'));
+    expect(meant('done', 'recolour')).toBe(el('brick 1x2', 'ash'));
+  });
+
+  it('a placeholder counts as far as it is seen, in its own zone', () => {
+    const amber = el('brick 1x2', 'amber');
+    const workbench = put(tower(), 'placeholder', amber, 5, 'Tower', { standsFor: el('brick 1x2', 'chalk') });
+    put(workbench, 'add', amber, 9, 'Foot');
+    did(workbench, {
+      label: '',
+      diff: added('exposure', {
+        id: asId<ExposureId>(`${zoneId('Tower')}|${amber}`),
+        build: workbench.build,
+        zone: zoneId('Tower'),
+        element: amber,
+        seen: 'one side',
+        hidden: 3,
+      }),
+    });
+    const waiting = findMismatches(workbench).filter((m) => m.kind === 'placeholder');
+    expect(waiting.map((m) => [m.zone, m.qty, m.seen, m.sure])).toEqual([
+      [zoneId('Tower'), 2, 'one side', 1],
+    ]);
   });
 });
