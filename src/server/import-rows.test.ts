@@ -35,7 +35,10 @@ describe('bringing boxes in', () => {
       'donor',
     ]);
     expect(unbalanced(c.handle.db)).toEqual([]);
-    expect(readBuilds(c.handle).builds[0]).toMatchObject({ name: 'Test house', figures: { onModel: 336, sparesLeft: 6 } });
+    expect(readBuilds(c.handle).builds[0]).toMatchObject({
+      name: 'Test house',
+      figures: { onModel: 336, sparesLeft: 6 },
+    });
   });
 
   it('is one action: undone as one, taken once however often it is sent', () => {
