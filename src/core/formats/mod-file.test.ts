@@ -16,10 +16,12 @@ import {
   asId,
   countingIds,
   type BuildId,
+  type ColourId,
   type CopyId,
   type EntryId,
   type KeptAssemblyId,
 } from '../shared/ids';
+import { setExposure } from '../fading';
 import { el } from '../testing/world';
 import {
   did,
@@ -58,6 +60,17 @@ function house(): Workbench {
   log(workbench, '+2 tile 1x2 bark from own parts @Porch');
   log(workbench, '+3 tile 1x2 bark from own parts @Porch', true);
   log(workbench, '-2 brick 1x2 ash @Porch');
+  return workbench;
+}
+/** The same house, in the colours of a workspace that has made two of its own. */
+function painted(): Workbench {
+  const workbench = house();
+  const made = (name: string) => ({
+    ...{ id: asId<ColourId>(name), name, hex: '#665544' },
+    ...({ family: 'brown', finish: 'solid' } as const),
+  });
+  did(workbench, { label: '', diff: added('customColour', made('mud'), made('silt')) });
+  log(workbench, '+1 brick 1x2 mud @Porch own');
   return workbench;
 }
 const fileOf = (workbench = house()): ModFile =>
@@ -118,6 +131,11 @@ describe('a mod file is made', () => {
     ]);
   });
 
+  it('with the colours that its log uses, of those that the workspace has made', () => {
+    expect(listOf(fileOf(painted()), 'customColour').map((c) => c.id)).toEqual(['mud']);
+    expect(listOf(fileOf(), 'customColour')).toEqual([]);
+  });
+
   it('with none where nothing came from own parts', () => {
     const workbench = makeWorkbench({ zones: { Porch: ['12 brick 1x2 ash'] }, stock: ['4 tile 1x2 bark'] });
     expect(fileOf(workbench).stock).toEqual([]);
@@ -128,10 +146,14 @@ describe('a mod file is made', () => {
 });
 
 describe('a mod file is brought in', () => {
-  const { diff, build } = modFileDiff(fileOf(), countingIds('n'), NOW);
-  const brought = <T>(type: string) => diff.added.filter((a) => a.type === type).map((a) => a.record as T);
+  const bring = (file = fileOf()) => {
+    const { diff, build } = modFileDiff(file, countingIds('n'), NOW);
+    const brought = <T>(type: string) => diff.added.filter((a) => a.type === type).map((a) => a.record as T);
+    return { diff, build, brought };
+  };
 
   it('as a build of its own, with the name it had', () => {
+    const { build, brought } = bring();
     expect(brought('build')).toMatchObject([{ id: build, name: 'Test', createdAt: NOW }]);
     expect(build).not.toBe(TEST_BUILD);
     expect(brought<Zone>('zone').map((z) => [z.name, z.build])).toEqual([
@@ -141,6 +163,7 @@ describe('a mod file is brought in', () => {
   });
 
   it('with trays of its own, and in them what its entries take', () => {
+    const { build, brought } = bring();
     const [tray] = brought<{ id: string; name: string; place: string; position: number }>('tray');
     expect(tray).toMatchObject({ name: 'A1', place: 'from Test' });
     expect(tray!.id).not.toBe(TEST_TRAY);
@@ -159,8 +182,28 @@ describe('a mod file is brought in', () => {
   it('with a name for each tray that the file has none for', () => {
     const file = fileOf();
     const nameless = { ...file, stock: file.stock.map((s) => ({ ...s, trayName: '' })) };
-    const { diff: other } = modFileDiff(nameless, countingIds('n'), NOW);
-    expect(other.added.find((a) => a.type === 'tray')!.record).toMatchObject({ name: 'Tray 1' });
+    expect(bring(nameless).brought('tray')).toMatchObject([{ name: 'Tray 1' }]);
+  });
+
+  it('without a word of own parts where nothing came from them', () => {
+    const file = fileOf(makeWorkbench({ zones: { Porch: ['12 brick 1x2 ash'] } }));
+    expect(
+      bring(file)
+        .brought<Entry>('entry')
+        .map((e) => e.kind),
+    ).toEqual(['unpack']);
+  });
+
+  it('with colours that are named by others once for all: they are not made again', () => {
+    expect(bring(fileOf(painted())).brought('customColour')).toEqual([]);
+  });
+
+  it('what is named by what it speaks of is named anew', () => {
+    const workbench = house();
+    did(workbench, setExposure(workbench, zoneId('Porch'), ash, 'one side', { hidden: 3 }));
+    const { brought } = bring(fileOf(workbench));
+    const [, porch] = brought<Zone>('zone');
+    expect(brought('exposure')).toMatchObject([{ id: `${porch!.id}|${ash}`, zone: porch!.id, hidden: 3 }]);
   });
 });
 
