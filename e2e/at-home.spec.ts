@@ -22,7 +22,7 @@ test('settings write money, days and names as a person wants them, and are undon
   await isAccessible(page);
 
   await page.goto('/own-parts');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('€');
+  await expect(page.getByText(/^Worth /)).toContainText('€');
   await isAccessible(page);
   await page.goto('/builds');
   await page.getByRole('link', { name: /Lightkeeper's House/ }).click();

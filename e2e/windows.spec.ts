@@ -116,7 +116,7 @@ test('a window that is open writes things as they are settled in another', async
   await list.goto('/builds');
   await own.goto('/own-parts');
   await other.goto('/settings');
-  const worth = own.getByRole('heading', { level: 1 });
+  const worth = own.getByText(/^Worth /);
   const card = list.getByRole('listitem').filter({ hasText: "Lightkeeper's House" });
   await expect(worth).toContainText('£');
   const kept = () => other.waitForResponse((r) => r.url().endsWith('/api/actions') && r.ok());
