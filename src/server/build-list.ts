@@ -1,9 +1,11 @@
-import { Books, openPlaceholders, placeOf } from '@/core/ledger';
-import type { ElementKey } from '@/core/parts';
 import type { BuildId } from '@/core/shared/ids';
 import { readSummaries, readSummary, writeSummary, type SummarisedBuild } from '@/data/build-summaries';
 import { inTransaction, type Handle } from '@/data/database';
-import { readRecords } from '@/data/records';
+import { isGoodSummary, summariseBuild, type BuildSummary } from '@/data/summarise-build';
+import { isLongLog } from './long-log';
+import { summariseBeside } from './summarise-beside';
+
+export type { BuildSummary } from '@/data/summarise-build';
 
 /** A build as the list of builds shows it. */
 export interface ListedBuild {
@@ -13,31 +15,6 @@ export interface ListedBuild {
   readonly archived: boolean;
   /** What its books come to; null while that is being worked out. */
   readonly figures: BuildSummary | null;
-}
-
-/** To be raised whenever a figure of the summary comes to mean something else. */
-const SUMMARY_VERSION = 5;
-
-/** What is kept of a build's books, so that a list of hundreds opens none of them. */
-export interface BuildSummary {
-  /** Which program's figures these are: others are worked out anew. */
-  readonly version: typeof SUMMARY_VERSION;
-  readonly sets: string;
-  readonly onModel: number;
-  readonly shipped: number;
-  readonly net: number;
-  readonly outOfPocket: number;
-  /** Pieces paid for at a price that is not known. */
-  readonly boughtUnpriced: number;
-  readonly worth: number;
-  /** Pieces that `worth` leaves out, having no known price. */
-  readonly unpriced: number;
-  readonly sparesLeft: number;
-  readonly modifications: number;
-  readonly planned: number;
-  readonly placeholders: number;
-  /** What there is most of, for the drawn state: elements on the model with their pieces. */
-  readonly most: readonly (readonly [ElementKey, number])[];
 }
 
 /** Which builds are asked for. */
@@ -91,9 +68,6 @@ export function readBuilds(handle: Handle, query: BuildsQuery = {}): Builds {
   };
 }
 
-const isGood = (b: SummarisedBuild): boolean =>
-  b.isFresh && (b.summary as Partial<BuildSummary>).version === SUMMARY_VERSION;
-
 /** What a build comes to, where that is kept and true; its books are not opened for it. */
 export type ComesTo = Pick<
   BuildSummary,
@@ -102,64 +76,28 @@ export type ComesTo = Pick<
 
 export function keptFigures({ db }: Handle, build: BuildId): ComesTo | null {
   const kept = readSummary(db, build);
-  if (!kept || !isGood(kept)) return null;
+  if (!kept || !isGoodSummary(kept)) return null;
   const { shipped, onModel, net, outOfPocket, boughtUnpriced, sparesLeft } = kept.summary as BuildSummary;
   return { shipped, onModel, net, outOfPocket, boughtUnpriced, sparesLeft };
 }
 
-/** Works out what is not kept or no longer true, newest builds first, as long as there is time; one at least. */
+/**
+ * Works out what is not kept or no longer true, newest builds first, as long as there is time; one at least. What a long log comes to is
+ * worked out beside the server, and there at a later look.
+ */
 function freshened(handle: Handle, all: readonly SummarisedBuild[]): SummarisedBuild[] {
   const until = performance.now() + WORK_MS;
   let worked = 0;
   const made: { id: BuildId; position: number; summary: BuildSummary }[] = [];
   const fresh = all.map((b): SummarisedBuild => {
-    if (isGood(b)) return b;
+    if (isGoodSummary(b)) return b;
+    if (isLongLog(handle, b.build.id) && summariseBeside(handle, b)) return { ...b, summary: null };
     if (worked++ > 0 && performance.now() > until) return { ...b, summary: null };
-    const summary = summaryOf(handle, b.build.id);
+    const summary = summariseBuild(handle.db, b.build.id);
     made.push({ id: b.build.id, position: b.position, summary });
     return { ...b, summary, isFresh: true };
   });
   if (made.length > 0)
     inTransaction(handle, () => made.forEach((m) => writeSummary(handle.db, m.id, m.position, m.summary)));
   return fresh;
-}
-
-/** A build's figures, from its own records alone: nothing in them depends on prices or on what others have. */
-function summaryOf({ db }: Handle, id: BuildId): BuildSummary {
-  const entries = readRecords(db, 'entry', id);
-  const modifications = readRecords(db, 'modification', id);
-  const copies = readRecords(db, 'copy', id);
-  const books = new Books(
-    {
-      build: id,
-      zones: readRecords(db, 'zone', id),
-      modifications,
-      copies: new Map(copies.map((c) => [c.id, c])),
-      orders: new Map(readRecords(db, 'order', id).map((o) => [o.id, o])),
-      surroundings: [],
-    },
-    entries,
-    { kind: 'built' },
-  );
-  const figures = books.figures({ of: 'build' });
-  const counts = new Map<ElementKey, number>();
-  for (const r of books.balances.rows((a) => placeOf(a) === 'model'))
-    counts.set(r.element, (counts.get(r.element) ?? 0) + r.qty);
-  const sets = copies.map((c) => `${c.setName}${c.condition === 'second-hand' ? ', second-hand' : ''}`);
-  return {
-    version: SUMMARY_VERSION,
-    sets: [...new Set(sets)].join(' + '),
-    onModel: figures.onModel,
-    shipped: figures.shipped,
-    net: figures.net,
-    outOfPocket: figures.outOfPocket,
-    worth: figures.worthIn,
-    unpriced: figures.unpriced,
-    boughtUnpriced: figures.boughtUnpriced,
-    sparesLeft: figures.sparesLeft,
-    modifications: modifications.length,
-    planned: entries.filter((e) => e.state === 'planned' && e.whatIf === null).length,
-    placeholders: openPlaceholders(books.entries).reduce((s, o) => s + o.qty, 0),
-    most: [...counts].sort((a, b) => b[1] - a[1]).slice(0, 10),
-  };
 }

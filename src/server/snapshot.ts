@@ -8,9 +8,10 @@ import { currentRevision, undoTargets } from '@/data/actions';
 import { stockBalances } from '@/data/balances';
 import { readOpening, readSurroundings, readWhole, stockOrder, type Opened } from '@/data/openings';
 import { loansOf, stockPlans } from '@/data/own-parts';
-import { countRecords, numbersIn, readRecord, readRecords } from '@/data/records';
+import { countRecords, readRecord, readRecords } from '@/data/records';
 import { simulatedRegister } from '@/simulated/register';
 import { keptFigures, type ComesTo } from './build-list';
+import { isLongLog } from './long-log';
 import { paletteIn } from './palette';
 import { workspaceName } from './steps';
 
@@ -51,12 +52,6 @@ export const takeSurroundings = (
   build: BuildId,
   elements?: readonly string[],
 ): Surroundings => readSurroundings(db, build, elements);
-
-/** A log of so many entries is not written into the page, where it would be twice as long: the page asks for it. */
-const LONG_LOG = 1500;
-
-export const isLongLog = ({ db, file }: Handle, build: BuildId): boolean =>
-  file !== ':memory:' && numbersIn(db, 'entry', build).top > LONG_LOG;
 
 /** What the page of a build comes with, or undefined when there is no such build. */
 export const pageOpening = (handle: Handle, build: BuildId): BuildSnapshot | Later | undefined =>

@@ -1,7 +1,8 @@
 import { asId, type BuildId } from '@/core/shared/ids';
 import { packedAnswer, packedBytes, refuse, route, takesPacked } from '@/server/http';
 import { packedOpening } from '@/server/keep-openings';
-import { isLongLog, takeOpening } from '@/server/snapshot';
+import { isLongLog } from '@/server/long-log';
+import { takeOpening } from '@/server/snapshot';
 import { patiently } from '@/server/workspace';
 
 type Context = { params: Promise<{ build: string }> };
