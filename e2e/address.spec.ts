@@ -46,6 +46,27 @@ test('the worklog is searched, and what is found comes by a link', async ({ page
   await expect(page.getByText('Nothing in the worklog has “no such thing anywhere” in it.')).toBeVisible();
 });
 
+test('what of stickers, of trays and of the growth is looked at comes by a link', async ({ page }) => {
+  await openBuild(page, /Lightkeeper's House/);
+  const build = new URL(page.url()).pathname;
+  await page.getByRole('tab', { name: /^Spares/ }).click();
+  await expect(page).toHaveURL(/tray=spares/);
+  await page.reload();
+  await expect(page.getByRole('tab', { name: /^Spares/ })).toHaveAttribute('aria-selected', 'true');
+  await page.goto(`${build}/colour?part=stickers`);
+  const stickers = page.getByRole('group', { name: 'Stickers' });
+  await stickers.getByRole('button', { name: 'Sticker sheets' }).click();
+  await expect(page).toHaveURL(/stickers=sheets/);
+  await stickers.getByRole('button', { name: 'Cut stripes' }).click();
+  await page.goBack();
+  await expect(stickers.getByRole('button', { name: 'Sticker sheets' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.goto(`${build}/colour?part=stickers&stickers=nothing`);
+  await expect(stickers.getByRole('button', { name: 'On parts' })).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('rows are marked by a range and copied, and the log line takes them back', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await openBuild(page, /Lightkeeper's House/);

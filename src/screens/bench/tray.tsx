@@ -2,7 +2,7 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import { Search } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { elementName, elementSearch, splitElementKey, type ElementKey } from '@/core/parts';
@@ -23,7 +23,7 @@ interface TrayProps {
 /** What lies on the model, or in a place that the build takes from, as drawn parts on the background. */
 export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
   const places = useTrayPlaces();
-  const [chosen, setChosen] = useState('model');
+  const [chosen, setChosen] = useInAddress('tray', 'model');
   const place = places.find((p) => p.id === chosen) ?? places[0];
   const complete = useBuild((s) => s.workbench.isComplete);
   const learn = useBuild((s) => s.learn);

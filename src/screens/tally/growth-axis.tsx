@@ -7,6 +7,7 @@ import { growthOf, type GrowthPoint } from '@/core/show';
 import { Field, Select } from '@/ui/field';
 import { count, modNo, priced, signed } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { useInAddress } from '../common/use-in-address';
 import { entrySaid } from '../words/entry-words';
 
 interface GrowthAxisProps {
@@ -20,7 +21,10 @@ const [W, H] = [1000, 160];
 export function GrowthAxis({ planned, stages }: GrowthAxisProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
-  const [of, setOf] = useState('all');
+  const [wanted, setOf] = useInAddress('of', 'all');
+  const { phase, modification } = workbench.records;
+  const isThere = phase.has(wanted as never) || modification.has(wanted as never);
+  const of = isThere ? wanted : 'all';
   const points = useMemo(() => {
     void version;
     const mods = workbench.modifications.filter((m) => m.id === of || m.phase === of);

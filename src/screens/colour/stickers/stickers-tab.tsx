@@ -1,7 +1,7 @@
 'use client';
 
-import { useState } from 'react';
 import { Button } from '@/ui/button';
+import { useInAddress } from '../../common/use-in-address';
 import { OnPartsPart } from './on-parts-part';
 import { SheetsPart } from './sheets-part';
 import { StripesPart } from './stripes-part';
@@ -14,8 +14,8 @@ const PARTS = [
 
 /** Stickers: on parts, on the sheets they came from, and stripes cut from what is left of those. */
 export function StickersTab() {
-  const [name, choose] = useState<(typeof PARTS)[number]['name']>('on parts');
-  const { Part } = PARTS.find((p) => p.name === name)!;
+  const [wanted, choose] = useInAddress('stickers', PARTS[0].name, 'push');
+  const { name, Part } = PARTS.find((p) => p.name === wanted) ?? PARTS[0];
   return (
     <div className="flex h-full min-h-0 flex-col print:block">
       <div role="group" aria-label="Stickers" className="border-rule no-print flex gap-2 border-b px-4 py-2">
