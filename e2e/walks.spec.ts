@@ -14,9 +14,17 @@ const noPointer = (page: Page) =>
 async function tabByArrows(page: Page, list: string, name: string): Promise<void> {
   const tabs = page.getByRole('tablist', { name: list });
   const wanted = tabs.getByRole('tab', { name });
-  await pressTo(page, tabs.getByRole('tab', { selected: true }), 'ArrowRight');
-  for (let i = 0; i < 8 && (await wanted.getAttribute('aria-selected')) !== 'true'; i++)
+  const all = tabs.getByRole('tab');
+  const of = await all.evaluateAll((each) => each.map((tab) => tab.getAttribute('aria-selected')));
+  let at = of.indexOf('true');
+  await pressTo(page, all.nth(at), 'ArrowRight');
+  // One key at a time: the focus, and with it what is chosen, follows a moment after the key.
+  for (let i = 0; i <= of.length; i++) {
+    at = (at + 1) % of.length;
+    await expect(all.nth(at)).toHaveAttribute('aria-selected', 'true');
+    if ((await wanted.getAttribute('aria-selected')) === 'true') break;
     await page.keyboard.press('ArrowRight');
+  }
   await expect(wanted).toHaveAttribute('aria-selected', 'true');
 }
 
