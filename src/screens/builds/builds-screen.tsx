@@ -64,7 +64,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
                 className="border-edge bg-sheet min-h-8 w-64 rounded-md border px-2"
               />
               <span role="status" className="text-soft">
-                {find.trim() && `${count(builds.found)} found`}
+                {find.trim() && `${count(builds.found)} found${builds.waiting > 0 ? ' so far' : ''}`}
               </span>
             </div>
           )}
@@ -78,7 +78,9 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
               {archived ? 'Back to the list of builds' : `Archive: ${builds.archived}`}
             </button>
           )}
-          {builds.found === 0 && <Empty none={builds.here + builds.archived === 0} wanted={find} />}
+          {builds.found === 0 && builds.waiting === 0 && (
+            <Empty none={builds.here + builds.archived === 0} wanted={find} />
+          )}
           <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
             {builds.builds.map((b) => (
               <BuildCard key={b.id} build={b} onDelete={setDeleting} />
@@ -98,7 +100,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
   );
 }
 
-function sentence({ here, archived, planned, placeholders }: Builds): string {
+function sentence({ here, archived, planned, placeholders, waiting }: Builds): string {
   if (here + archived === 0) return 'There is no build yet.';
   const still = [
     planned ? `${count(planned)} planned ${planned === 1 ? 'entry' : 'entries'} to place` : '',
@@ -106,7 +108,9 @@ function sentence({ here, archived, planned, placeholders }: Builds): string {
       ? `${count(placeholders)} ${placeholders === 1 ? 'placeholder' : 'placeholders'} to replace`
       : '',
   ].filter(Boolean);
-  return `${count(here)} ${here === 1 ? 'build' : 'builds'}${still.length ? `: ${still.join(' and ')}` : ''}.`;
+  // What is still being counted may have more of them.
+  const least = waiting > 0 ? 'at least ' : '';
+  return `${count(here)} ${here === 1 ? 'build' : 'builds'}${still.length ? `: ${least}${still.join(' and ')}` : ''}.`;
 }
 
 function Empty({ none, wanted }: { none: boolean; wanted: string }) {

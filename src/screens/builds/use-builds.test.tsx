@@ -8,17 +8,21 @@ import { useBuilds } from './use-builds';
 const PAGE = 12;
 let there: string[] = [];
 let asked: string[] = [];
+/** Answers that still say that figures are being worked out. */
+let stillCounting = 0;
 
 const listed = (name: string): ListedBuild => ({ id: asId<BuildId>(name), name }) as ListedBuild;
 const pageFrom = (from: number, find = ''): Builds => {
   const fits = there.filter((n) => n.includes(find));
   const builds = fits.slice(from, from + PAGE).map(listed);
-  return { builds, found: fits.length, here: there.length, archived: 0, waiting: 0 } as unknown as Builds;
+  const waiting = stillCounting > 0 ? stillCounting-- : 0;
+  return { builds, found: fits.length, here: there.length, archived: 0, waiting } as unknown as Builds;
 };
 
 beforeEach(() => {
   there = Array.from({ length: 30 }, (_, i) => `build ${i}`);
   asked = [];
+  stillCounting = 0;
   vi.stubGlobal('fetch', async (path: string) => {
     asked.push(path);
     const query = new URL(path, 'http://x').searchParams;
@@ -71,11 +75,19 @@ describe('the list of builds', () => {
     expect(names(result.current.builds)).toEqual(there.filter((n) => n.includes('build 2')));
   });
 
-  it('keeps what is shown while figures are still to come', async () => {
+  it('never gets shorter while figures are still to come', async () => {
     const counting = { ...pageFrom(0), waiting: 5 };
-    const { result } = renderHook(() => useBuilds(counting, '', false));
+    const lengths: number[] = [];
+    const { result } = renderHook(() => {
+      const all = useBuilds(counting, '', false);
+      lengths.push(all.builds.builds.length);
+      return all;
+    });
+    stillCounting = 5;
     await act(() => result.current.more());
+    await waitFor(() => expect(stillCounting).toBe(0), { timeout: 5000 });
     await waitFor(() => expect(result.current.builds.waiting).toBe(0));
-    await waitFor(() => expect(names(result.current.builds)).toEqual(there.slice(0, 24)));
+    expect(names(result.current.builds)).toEqual(there.slice(0, 24));
+    expect(lengths).toEqual([...lengths].sort((a, b) => a - b));
   });
 });

@@ -14,6 +14,17 @@ const page = (find: string, archived: boolean, from: number) =>
     `/api/builds?${new URLSearchParams({ find, archived: archived ? '1' : '0', from: String(from) })}`,
   );
 
+/** So many of the builds at least, or all there are: what is shown is asked for anew as one, and never gets shorter meanwhile. */
+async function atLeast(find: string, archived: boolean, count: number): Promise<Builds | undefined> {
+  let got = await page(find, archived, 0);
+  while (got && got.builds.length < Math.min(count, got.found)) {
+    const next = await page(find, archived, got.builds.length);
+    if (!next || next.builds.length === 0) return next && got;
+    got = { ...next, builds: [...got.builds, ...next.builds] };
+  }
+  return got;
+}
+
 /** The builds that are asked for, page by page; figures that are not worked out yet come by themselves. */
 export function useBuilds(first: Builds, find: string, archived: boolean) {
   const key = `${archived} ${find.trim()}`;
@@ -31,13 +42,8 @@ export function useBuilds(first: Builds, find: string, archived: boolean) {
     let there = true;
     const timer = setTimeout(
       () =>
-        void page(find, archived, 0).then((fresh) => {
-          if (there && fresh)
-            setGot((was) => ({
-              key,
-              builds: fresh,
-              wanted: isStale ? 0 : Math.max(was.wanted, was.builds.builds.length),
-            }));
+        void atLeast(find, archived, isStale ? 0 : builds.builds.length).then((fresh) => {
+          if (there && fresh) setGot((was) => ({ key, builds: fresh, wanted: isStale ? 0 : was.wanted }));
         }),
       isStale ? PAUSE_MS : AGAIN_MS,
     );
