@@ -1,20 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { statesOf } from '../need';
 import { el } from '../testing/world';
-import { did, makeWorkbench, testSource, withBox, zoneId } from '../testing/workbench';
-import { addModification, logLine, readLine, type Workbench } from '../workbench';
+import { did, logLines, makeWorkbench, testSource, withBox, zoneId } from '../testing/workbench';
+import { addModification, type Workbench } from '../workbench';
 import { cameFromTable, inventoryTable, sparesTable, worklogTable, writeCsv, type ListTable } from './index';
 
-const lines = (workbench: Workbench, ...texts: readonly string[]): Workbench => {
-  did(workbench, addModification(workbench, 'New porch', zoneId('Porch'), testSource('m')));
-  for (const text of texts) {
-    const [modification] = workbench.modifications;
-    const reading = readLine(workbench, text, { modification: modification!, planned: false });
-    if (!reading.ready) throw new Error(`${text}: ${JSON.stringify([reading.problems, reading.clauses])}`);
-    did(workbench, logLine(workbench, reading, text, testSource(text)));
-  }
-  return workbench;
-};
+/** Lines in a modification of their own. */
+const lines = (workbench: Workbench, ...texts: readonly string[]): Workbench =>
+  logLines(did(workbench, addModification(workbench, 'New porch', zoneId('Porch'), testSource('m'))), texts);
 const house = () =>
   makeWorkbench({
     zones: {

@@ -195,13 +195,3 @@ describe.each([1, 2, 3])('taking a build away (seed %i)', (seed) => {
     expect(validate(file)).toBe(false);
   });
 });
-
-describe('mod files that are none', () => {
-  it.each([
-    ['{', 'not json'],
-    ['[]', 'not a mod file'],
-    ['{"schema":"other"}', 'not a mod file'],
-    ['{"schema":"evarn-mod/9"}', 'newer version'],
-    ['{"schema":"evarn-mod/1"}', 'shape'],
-  ])('%s: %s', (text, fault) => expect(readModFile(text)).toMatchObject({ ok: false, reason: { fault } }));
-});

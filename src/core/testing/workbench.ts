@@ -1,4 +1,4 @@
-import { planWork, Workbench } from '../workbench';
+import { logLine, planWork, readLine, Workbench } from '../workbench';
 import type { Command, Source } from '../ledger';
 import {
   added,
@@ -237,3 +237,15 @@ export const planned = (workbench: Workbench, source: Source, ...intents: Partia
   );
 
 export const used: Grade = grade('used');
+
+/** Logs lines in the first modification, as a person types them; one that cannot be logged says why. */
+export function logLines(workbench: Workbench, lines: readonly string[], planned = false): Workbench {
+  for (const line of lines) {
+    const [modification] = workbench.modifications;
+    assert(modification, 'lines are logged in a modification');
+    const reading = readLine(workbench, line, { modification, planned });
+    assert(reading.ready, line, [reading.problems, reading.clauses]);
+    did(workbench, logLine(workbench, reading, line, testSource(line)));
+  }
+  return workbench;
+}

@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { entryFault, overdrafts } from '../ledger';
-import { did, doneAndBack, makeWorkbench, testSource, zoneId } from '../testing/workbench';
+import { did, doneAndBack, logLines, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import {
   addModification,
   figurePart,
   isFigure,
-  logLine,
   openFigure,
-  readLine,
   USUAL_FIGURE,
   type FigureMake,
   type Workbench,
@@ -22,12 +20,7 @@ function quay(...lines: string[]): Workbench {
     prices: ['figure keeper harbour 151'],
   });
   did(bench, addModification(bench, 'People', zoneId('Quay'), testSource('m')));
-  for (const line of lines) {
-    const reading = readLine(bench, line, { modification: bench.modifications[0]!, planned: false });
-    expect([line, reading.ready]).toEqual([line, true]);
-    did(bench, logLine(bench, reading, line, testSource(line)));
-  }
-  return bench;
+  return logLines(bench, lines);
 }
 const make = (more: Partial<FigureMake> = {}): FigureMake => ({ ...USUAL_FIGURE, ...more });
 const figures = (bench: Workbench) => bench.built.figures({ of: 'build' });

@@ -1,21 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { between, pick, seededRandom } from '../shared/random';
-import { did, doneAndBack, makeWorkbench, testSource, zoneId } from '../testing/workbench';
+import { did, doneAndBack, logLines, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
 import { addModification, logLine, priceLots, readLine, unpricedLots, type Workbench } from './index';
 
 const ash = el('brick 1x2', 'ash');
 const slate = el('brick 1x2', 'slate');
 
-function logged(bench: Workbench, ...lines: string[]): Workbench {
-  const [modification] = bench.modifications;
-  for (const line of lines) {
-    const reading = readLine(bench, line, { modification: modification!, planned: false });
-    expect([line, reading.ready]).toEqual([line, true]);
-    did(bench, logLine(bench, reading, line, testSource(line)));
-  }
-  return bench;
-}
+const logged = (bench: Workbench, ...lines: string[]): Workbench => logLines(bench, lines);
 
 const yard = (...lines: string[]): Workbench => {
   const bench = makeWorkbench({

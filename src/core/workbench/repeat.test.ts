@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { overdrafts, placeOf } from '../ledger';
 import { howOften } from '../stock';
-import { did, doneAndBack, makeWorkbench, testSource, zoneId } from '../testing/workbench';
+import { did, doneAndBack, logLines, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import { el } from '../testing/world';
-import {
-  addModification,
-  hasSide,
-  logLine,
-  mirrorOf,
-  readLine,
-  repeatEntries,
-  type Workbench,
-} from './index';
+import { addModification, hasSide, mirrorOf, readLine, repeatEntries, type Workbench } from './index';
 
 const left = el('wedge 3x2 left', 'ash');
 const right = el('wedge 3x2 right', 'ash');
@@ -23,12 +15,7 @@ function yard(...lines: string[]): Workbench {
     prices: ['wedge 3x2 right ash 30'],
   });
   did(bench, addModification(bench, 'Bow', zoneId('Port'), testSource('m')));
-  for (const line of lines) {
-    const reading = readLine(bench, line, { modification: bench.modifications[0]!, planned: false });
-    expect([line, reading.ready]).toEqual([line, true]);
-    did(bench, logLine(bench, reading, line, testSource(line)));
-  }
-  return bench;
+  return logLines(bench, lines);
 }
 const logged = (bench: Workbench) => bench.entriesIn(bench.modifications[0]!.id);
 const again = (bench: Workbench, more: Partial<Parameters<typeof repeatEntries>[2]> = {}) =>

@@ -22,9 +22,13 @@ export function GrowthAxis({ planned, stages }: GrowthAxisProps) {
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
   const [wanted, setOf] = useInAddress('of', 'all');
-  const { phase, modification } = workbench.records;
-  const isThere = phase.has(wanted as never) || modification.has(wanted as never);
-  const of = isThere ? wanted : 'all';
+  const parts = [
+    { id: 'all', words: 'the whole build' },
+    ...[...workbench.records.phase.values()].map((p) => ({ id: p.id, words: `phase ${p.name}` })),
+    ...workbench.modifications.map((m) => ({ id: m.id, words: `${modNo(m.no)} ${m.title}` })),
+  ];
+  // An address may name what is gone.
+  const of = parts.some((p) => p.id === wanted) ? wanted : 'all';
   const points = useMemo(() => {
     void version;
     const mods = workbench.modifications.filter((m) => m.id === of || m.phase === of);
@@ -36,15 +40,9 @@ export function GrowthAxis({ planned, stages }: GrowthAxisProps) {
         <h2 className="text-[16px]">Line by line</h2>
         <Field label="Of">
           <Select value={of} onChange={(e) => setOf(e.target.value)}>
-            <option value="all">the whole build</option>
-            {[...workbench.records.phase.values()].map((p) => (
+            {parts.map((p) => (
               <option key={p.id} value={p.id}>
-                phase {p.name}
-              </option>
-            ))}
-            {workbench.modifications.map((m) => (
-              <option key={m.id} value={m.id}>
-                {modNo(m.no)} {m.title}
+                {p.words}
               </option>
             ))}
           </Select>
