@@ -74,10 +74,13 @@ export function giveFocusBack(gone: Event, then?: () => HTMLElement | null): voi
 
 /** Remembers where the focus is, and puts it back on the page when what had it is gone. Gives what ends it. */
 export function keepFocus(): () => void {
-  const remember = (e: FocusEvent) => {
-    if (e.target instanceof Element && e.target !== document.body && !e.target.closest(LAYERS))
-      path = pathOf(e.target);
+  const take = (target: EventTarget | null) => {
+    if (target instanceof Element && target !== document.body && !target.closest(LAYERS))
+      path = pathOf(target);
   };
+  const remember = (e: FocusEvent) => take(e.target);
+  // What the page opened with has it already.
+  take(document.activeElement);
   // Who clicks beside everything has let go of it, and keys are commands then; what was taken away has not been let go of.
   const letGo = (e: FocusEvent) => {
     const was = e.target;
