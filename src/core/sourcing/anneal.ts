@@ -1,7 +1,7 @@
 import type { Search } from './search';
 
 /** Hottest and coolest temperature of the annealing, as shares of the cost. */
-const HOT = 0.02;
+const HOT = 0.1;
 const COOL = 0.00002;
 
 /** Some steps of a search at the temperature that belongs to a fraction of its time. */

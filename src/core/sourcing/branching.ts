@@ -1,6 +1,7 @@
 import type { Compiled } from './compile';
+import { forcedBy } from './forced';
 import { LowerBound, type Multipliers } from './lower-bound';
-import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
+import { OPENED, SHUT, type Settled } from './settled';
 
 /** Steps of the first floor, and the most of each that begins where another came to. */
 const FIRST_STEPS = 600;
@@ -41,8 +42,9 @@ export class Branching {
     private readonly c: Compiled,
     private readonly need: Int32Array,
   ) {
-    this.root = new LowerBound(c, need);
-    this.open.push({ settled: nothingSettled(c), floor: -Infinity, multipliers: null, rounds: 0 });
+    const settled = forcedBy(c, need);
+    this.root = new LowerBound(c, need, settled);
+    this.open.push({ settled, floor: -Infinity, multipliers: null, rounds: 0 });
   }
 
   /** Proven: no plan costs less. */

@@ -5,6 +5,8 @@ import type { State } from './state';
 
 /** Closed sellers looked at before one is tried. */
 const CANDIDATES = 8;
+/** Share of them that are anybody, however little a floor thinks of him. */
+const ANYBODY = 0.1;
 
 /** Which of the sellers from whom nothing is bought is worth a try, as a plan stands. */
 export class ClosedSellers {
@@ -13,6 +15,8 @@ export class ClosedSellers {
   private readonly paid: Float64Array;
   /** How promising they are; even until a floor gives reduced costs. */
   private promise: Float64Array | null = null;
+  /** Sellers, the most promising first; null until a floor has told. */
+  private order: Int32Array | null = null;
 
   constructor(
     private readonly state: State,
@@ -31,6 +35,18 @@ export class ClosedSellers {
     for (const r of reduced) spread = Math.max(spread, Math.abs(r));
     reduced.forEach((r, s) => (promise[s] = Math.exp((-6 * r) / spread)));
     this.promise = promise;
+    this.order = Int32Array.from(reduced, (_, s) => s).sort((a, b) => reduced[a]! - reduced[b]!);
+  }
+
+  /**
+   * A seller at random. Those of the best plan are nearly all among the first that a floor names, twice as many as there
+   * are parcels: the later one stands, the seldomer he is drawn.
+   */
+  private draw(): number {
+    const { random, order } = this;
+    if (!order || random() < ANYBODY) return between(random, 0, this.c.sellers - 1);
+    const at = Math.floor(-Math.log(1 - random()) * (this.state.parcels + 2));
+    return at < order.length ? order[at]! : between(random, 0, this.c.sellers - 1);
   }
 
   /**
@@ -44,7 +60,7 @@ export class ClosedSellers {
       this.paid[lot] = state.open[lot]! > 0 ? this.cheapestOpen(lot) : state.dearest(lot);
     let [best, most] = [-1, -Infinity];
     for (let i = 0; i < CANDIDATES; i++) {
-      const s = between(random, 0, c.sellers - 1);
+      const s = this.draw();
       if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;
       const gain = this.savingOf(s);
       const saved = gain * (0.6 + 0.8 * random()) * (gain > 0 && promise ? 0.5 + promise[s]! : 1);

@@ -1,6 +1,8 @@
 import type { Random } from '../shared/random';
 import { addSellers } from './add-sellers';
 import type { Compiled } from './compile';
+import { meetMore } from './meet-more';
+import { sellersForMost } from './most-met';
 import { fillLots, noRules } from './repair';
 import { State } from './state';
 
@@ -28,9 +30,22 @@ export function filledAtOnce({ c, random, donors }: Begin, sunk: boolean): State
 }
 
 /** A plan from sellers that are worth their parcels; what none of them has comes from anybody. */
-export function filledByAdded({ c, random, donors }: Begin): State {
-  const state = withDonors(c, donors);
-  const opened = addSellers(c, state.open);
+export function filledByAdded(begin: Begin): State {
+  const state = withDonors(begin.c, begin.donors);
+  return filledFrom(state, addSellers(begin.c, state.open), begin.random);
+}
+
+/** Where parcels are limited: a plan from sellers that together have most of what is wanted. */
+export function filledForMost(begin: Begin): State {
+  const { c, random } = begin;
+  const state = filledFrom(withDonors(c, begin.donors), sellersForMost(c, random), random);
+  meetMore(state);
+  return state;
+}
+
+/** Fills a plan from the sellers that are opened; what none of them has comes from anybody. */
+function filledFrom(state: State, opened: Uint8Array, random: Random): State {
+  const { c } = state;
   const rules = noRules(state);
   for (let s = 0; s < c.sellers; s++) {
     rules.shut[s] = opened[s] ? 0 : 1;
@@ -38,12 +53,8 @@ export function filledByAdded({ c, random, donors }: Begin): State {
   }
   const lots = byFewestOffers(c);
   fillLots(state, lots, rules, random);
-  fillLots(
-    state,
-    lots.filter((l) => state.open[l]! > 0),
-    noRules(state),
-    random,
-  );
+  const left = lots.filter((l) => state.open[l]! > 0);
+  fillLots(state, left, noRules(state), random);
   return state;
 }
 

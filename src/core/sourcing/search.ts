@@ -1,12 +1,19 @@
 import { between, type Random } from '../shared/random';
 import { ClosedSellers } from './closed-sellers';
 import { priceOfNeed, type Compiled } from './compile';
-import { filledAtOnce, filledByAdded } from './first-plans';
+import { filledAtOnce, filledByAdded, filledForMost } from './first-plans';
 import { Parcels } from './parcels';
+import { Passing } from './passing';
 import { meetMore } from './meet-more';
 import { fillLots, type RepairRules } from './repair';
+import { Sweep } from './sweep';
 import { scoreOf, State, type Saved } from './state';
 
+/** Share of the moves that divide two parcels anew. */
+const SWEEPS = 0.1;
+/** Of those that put one lot elsewhere, the share that takes pieces from another lot, and that passes a lot on. */
+const TAKE_OVER = 0.12;
+const PASS_ON = 0.7;
 /** Share of the moves that put one lot, or two, elsewhere and fill nothing anew. */
 const RELOCATIONS = 0.75;
 /** Share of the others that are ejection chains. */
@@ -17,7 +24,7 @@ const PAIRS = 0.25;
 /**
  * Large-neighbourhood search over plans (Shaw 1998; simulated annealing after Kirkpatrick, Gelatt and Vecchi 1983):
  * close, open or exchange sellers, free one or two sellers' lots or a few lots, buy a donor more or fewer, then fill what
- * is open by least marginal cost. The same seed and number of steps give the same plan.
+ * is open by least marginal cost. In between lots go from parcel to parcel, one by one or many at once (`Sweep`). The same seed and number of steps give the same plan.
  */
 export class Search {
   readonly state: State;
@@ -26,6 +33,8 @@ export class Search {
   private readonly sunk: Float64Array;
   private readonly parcels: Parcels;
   private readonly closed: ClosedSellers;
+  private readonly passing: Passing;
+  private readonly sweep: Sweep;
 
   constructor(
     readonly c: Compiled,
@@ -38,6 +47,7 @@ export class Search {
     const begin = { c, random, donors };
     const own = [filledAtOnce(begin, true), filledByAdded(begin)];
     const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
+    if (c.maxSellers < c.sellers && !donors) starts.push(filledForMost(begin));
     const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
     // What can be met is met from the start: what a search has, it never gives up.
     if (first.unmet > 0 && !donors) meetMore(first);
@@ -47,6 +57,8 @@ export class Search {
     this.sunk = new Float64Array(c.sellers);
     this.closed = new ClosedSellers(this.state, random, this.shut);
     this.parcels = new Parcels(this.state, random, { shut: this.shut, sunk: this.sunk, blink: 0 });
+    this.passing = new Passing(this.state, random, this.parcels);
+    this.sweep = new Sweep(this.state, random, this.parcels);
   }
 
   /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
@@ -81,8 +93,22 @@ export class Search {
     }
   }
 
+  /** Two parcels are divided anew between each other. */
+  private divide(): void {
+    const open = this.parcels.openSellers();
+    if (open.length < 2) return this.freeSome();
+    const s = open[between(this.random, 0, open.length - 1)]!;
+    const t = open[between(this.random, 0, open.length - 1)]!;
+    if (s !== t) this.sweep.between(s, t);
+  }
+
   private move(): void {
-    if (this.random() < RELOCATIONS) return this.random() < 0.8 ? this.relocate() : this.exchange();
+    if (this.random() < SWEEPS) return this.divide();
+    if (this.random() < RELOCATIONS) {
+      const r = this.random();
+      if (r < TAKE_OVER) return this.passing.takeOver(this.rules());
+      return r < TAKE_OVER + PASS_ON ? this.passing.relocate() : this.passing.exchange(this.rules());
+    }
     if (this.random() < CHAINS) return this.parcels.chain();
     const r = this.random();
     if (r < 0.12) this.freeSome();
@@ -93,64 +119,6 @@ export class Search {
     else if (r < 0.84) this.close(true);
     else if (r < 0.94 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
     else this.changeDonor();
-  }
-
-  /** An offer of a lot in another open parcel with room, the cheaper the likelier; -1 where a few tries find none. */
-  private elsewhere(lot: number, from: number): number {
-    const { c, state, random } = this;
-    const offers = c.offersOfLot[lot]!;
-    for (let tries = 0; tries < 6; tries++) {
-      const o = offers[Math.floor(random() * random() * offers.length)]!;
-      if (o !== from && state.active[c.offerSeller[o]!]! > 0 && state.room(o) > 0) return o;
-    }
-    return -1;
-  }
-
-  /** A source that serves a lot now, at random; below zero where it is a box, or there is none. */
-  private servedBy(lot: number): number {
-    const sources = this.state.from[lot]!;
-    let at = Math.floor(this.random() * sources.size);
-    for (const source of sources.keys()) if (at-- === 0) return source;
-    return -1;
-  }
-
-  /** A lot at random, an offer that serves it, with its pieces, and another that could; null where a box serves it. */
-  private wayElsewhere(): { lot: number; from: number; to: number; had: number } | null {
-    const lot = between(this.random, 0, this.c.lots - 1);
-    const from = this.servedBy(lot);
-    const to = from < 0 ? -1 : this.elsewhere(lot, from);
-    return to < 0 ? null : { lot, from, to, had: this.state.from[lot]!.get(from)! };
-  }
-
-  /** Some pieces of a lot go to another parcel that is open, whether or not that is cheaper there at once. */
-  private relocate(): void {
-    const { state, random } = this;
-    const way = this.wayElsewhere();
-    if (!way) return;
-    const { lot, from, to, had } = way;
-    const wanted = random() < 0.25 ? between(random, 1, had) : had;
-    state.give(lot, from, -wanted);
-    state.give(lot, to, Math.min(wanted, state.room(to)));
-    if (state.open[lot]! > 0) state.give(lot, from, Math.min(state.open[lot]!, state.room(from)));
-  }
-
-  /** Two lots change places between two parcels: what neither could do alone where a band or a least order is full. */
-  private exchange(): void {
-    const { state, c, random } = this;
-    const way = this.wayElsewhere();
-    if (!way) return;
-    const { lot, from, to, had } = way;
-    const [s, t] = [c.offerSeller[from]!, c.offerSeller[to]!];
-    const back = this.parcels.lotsOf(t);
-    const other = back[between(random, 0, back.length - 1)];
-    if (other === undefined || other === lot) return;
-    const home = c.offersOfLot[other]!.find((o) => c.offerSeller[o] === s && state.room(o) > 0);
-    if (home === undefined || s === t) return;
-    state.give(lot, from, -had);
-    this.parcels.takeLotBack(other, t);
-    state.give(lot, to, Math.min(had, state.room(to)));
-    state.give(other, home, Math.min(state.open[other]!, state.room(home)));
-    if (state.open[lot]! > 0 || state.open[other]! > 0) fillLots(state, [lot, other], this.rules(), random);
   }
 
   private rules(): RepairRules {

@@ -177,10 +177,10 @@ export class Solver {
     anneal(this.search, fraction);
   }
 
-  /** True while the floor has steps and time left. Twice as fast as the time at first: its prices steer the search. */
+  /** True while the floor has steps and time left. Half of it goes before the search, which its prices steer. */
   private mayBound(fraction: number): boolean {
     const { boundSteps, boundTime } = this.options;
-    const share = Math.min(1, 0.1 + 1.8 * fraction);
+    const share = Math.min(1, 0.5 + 1.8 * fraction);
     return (
       this.boundSteps < boundSteps * share && (!boundTime || this.boundSeconds < boundTime.seconds * share)
     );

@@ -49,13 +49,23 @@ export class State {
     this.log.length = 0;
   }
 
+  /** Where the log of what was given stands, to come back to. */
+  get position(): number {
+    return this.log.length;
+  }
+
   rollBack(): void {
-    for (let i = this.log.length - 3; i >= 0; i -= 3) {
+    this.rollBackTo(0);
+  }
+
+  /** Takes back what was given since the log stood there. */
+  rollBackTo(position: number): void {
+    for (let i = this.log.length - 3; i >= position; i -= 3) {
       const [kind, a, n] = [this.log[i]!, this.log[i + 1]!, this.log[i + 2]!];
       if (kind === -1) this.applyCopies(a, -n);
       else this.apply(kind, a, -n);
     }
-    this.log.length = 0;
+    this.log.length = position;
   }
 
   /** Gives a lot `n` pieces from a source (offer, or -1 - element for donors); below zero takes them back. */

@@ -8,7 +8,7 @@ import { partModel } from '@/core/sourcing/part-model';
 import { reachableNeed } from '@/core/sourcing/reachable';
 import { Solver } from '@/core/sourcing/solver';
 import { planOf } from '@/core/sourcing/plan';
-import { scoreOf } from '@/core/sourcing/state';
+import { scoreOf, type Saved } from '@/core/sourcing/state';
 import { seededRandom } from '@/core/shared/random';
 import { highs, solveExactly } from './exact';
 import { cut } from './cut';
@@ -25,6 +25,8 @@ class Job {
   private told = Infinity;
   private toldFloor = 0;
   private sentBound = -Infinity;
+  /** The best plan from elsewhere that has not been taken up. */
+  private waiting: Saved | null = null;
   readonly compiled: Compiled;
   private readonly problem: Problem;
 
@@ -70,15 +72,23 @@ class Job {
     return this.stopped || this.left <= 0;
   }
 
-  /** Reads what came in: better plans from elsewhere, or the word to stop. */
-  listen(): void {
+  /** Reads what came in: plans from elsewhere, which wait to be taken up, or the word to stop. */
+  hear(): void {
     for (;;) {
       const got = receiveMessageOnPort(this.task.port) as { message: ToThread } | undefined;
       if (!got) return;
       const { message } = got;
       if (message.say === 'stop') this.stopped = true;
-      if (message.say === 'adopt' && this.solver.adopt(message.saved)) this.told = scoreOf(this.solver.best);
+      if (message.say !== 'adopt') continue;
+      if (!this.waiting || scoreOf(message.saved) < scoreOf(this.waiting)) this.waiting = message.saved;
     }
+  }
+
+  /** Reads what came in, and goes on from a plan from elsewhere that is better. */
+  listen(): void {
+    this.hear();
+    if (this.waiting && this.solver.adopt(this.waiting)) this.told = scoreOf(this.solver.best);
+    this.waiting = null;
   }
 
   tellBest(): void {
@@ -101,17 +111,21 @@ class Job {
   }
 }
 
-/** Searches until some of the time is over, listening in between. */
+/**
+ * Searches until some of the time is over. A plan from elsewhere is taken up after it: two searches that follow one another
+ * about find what one finds.
+ */
 function searchUntil(job: Job, share: number): void {
   let next = 0;
   while (!job.over && job.elapsed < share * job.task.seconds) {
     job.solver.work(job.elapsed / (share * job.task.seconds));
     if (job.elapsed < next) continue;
     next = job.elapsed + 0.04;
-    job.listen();
+    job.hear();
     job.tellBest();
   }
   job.tellBest();
+  job.listen();
 }
 
 /** Solves parts of the best plan exactly, one after another, until the time is over. */

@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
+import { compile } from './compile';
+import { forcedBy } from './forced';
+import { LowerBound } from './lower-bound';
+import type { Problem, ProblemDonor } from './problem';
+import { reachableNeed } from './reachable';
+import { OPENED } from './settled';
+import { Solver } from './solver';
+
+const seller = (id: string, stock: Readonly<Record<string, number>>): Problem['sellers'][number] => ({
+  id,
+  minOrder: 0,
+  postage: [{ maxGrams: 10_000, pence: 200 }],
+  offers: Object.entries(stock).map(([element, n]) => ({
+    element,
+    price: 10,
+    stock: n,
+    minQty: 1,
+    multiple: 1,
+  })),
+});
+
+const box = (id: string, maxCopies: number, yields: Readonly<Record<string, number>>): ProblemDonor => ({
+  id,
+  price: 1000,
+  maxCopies,
+  yields: Object.entries(yields).map(([element, qty]) => ({ element, qty })),
+});
+
+const problem = (
+  lots: readonly (readonly [qty: number, ...accept: string[]])[],
+  sellers: Problem['sellers'],
+  donors: Problem['donors'] = [],
+): Problem => ({
+  schema: 'makeup/1',
+  name: 'forced',
+  elements: ['a', 'b', 'c'].map((id) => ({ id, part: id, colour: 0, grams: 1 })),
+  lots: lots.map(([qty, ...accept], id) => ({ id, qty, accept })),
+  sellers,
+  donors,
+  maxSellers: null,
+});
+
+function forced(p: Problem): { sellers: unknown[]; copies: number[] } {
+  const c = compile(p);
+  const { sellers, leastCopies } = forcedBy(c, reachableNeed(c));
+  return {
+    sellers: p.sellers.filter((_, s) => sellers[s] === OPENED).map((s) => s.id),
+    copies: [...leastCopies],
+  };
+}
+
+describe('what every plan has', () => {
+  it('is the seller without whom a lot lacks a piece, and no other', () => {
+    const p = problem(
+      [[10, 'a']],
+      [seller('most', { a: 8 }), seller('few', { a: 3 }), seller('some', { a: 6 })],
+    );
+    expect(forced(p).sellers).toEqual(['most']);
+  });
+
+  it('is nobody where all others together have enough', () => {
+    const p = problem(
+      [[9, 'a']],
+      [seller('most', { a: 8 }), seller('few', { a: 3 }), seller('some', { a: 6 })],
+    );
+    expect(forced(p).sellers).toEqual([]);
+  });
+
+  it('is as many copies of a box as bring what sellers lack, packs of three by the whole', () => {
+    const p = problem([[12, 'a']], [seller('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
+    expect(forced(p)).toEqual({ sellers: [], copies: [3] });
+  });
+
+  it('is all there is, where even that is too little', () => {
+    const p = problem([[50, 'a']], [seller('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
+    expect(forced(p)).toEqual({ sellers: ['few'], copies: [4] });
+  });
+
+  it('counts all elements that a lot takes', () => {
+    const p = problem([[10, 'a', 'b']], [seller('both', { a: 4, b: 4 }), seller('one', { b: 5 })]);
+    expect(forced(p).sellers).toEqual(['both', 'one']);
+  });
+
+  it('is nothing for lots that compete for too few pieces: either may go without', () => {
+    const p = problem(
+      [
+        [5, 'a'],
+        [5, 'a', 'b'],
+      ],
+      [seller('has a', { a: 5 }), seller('has b', { b: 2 })],
+    );
+    expect(forced(p).sellers).toEqual([]);
+  });
+
+  it.each(STRUCTURE_NAMES)('is in a plan that meets all that can be met: %s', (name) => {
+    const c = compile({ ...buyingProblem(name, 'small', 21), maxSellers: null });
+    const settled = forcedBy(c, reachableNeed(c));
+    const solver = new Solver(c, { seed: 2, trialDonors: false, boundSteps: 40 });
+    for (let i = 0; i < 120; i++) solver.work(i / 120);
+    if (!solver.leavesLeast) return;
+    const used = new Set(solver.best.from.flatMap((rows) => rows.map(([o]) => c.offerSeller[o])));
+    settled.sellers.forEach((as, s) => as === OPENED && expect(used).toContain(s));
+    settled.leastCopies.forEach((n, d) => expect(solver.best.copies[d]).toBeGreaterThanOrEqual(n));
+  });
+
+  it('brings a floor at once that prices would have to rise to step by step', () => {
+    const p = problem([[9, 'a']], [], [box('threes', 4, { a: 3 })]);
+    const c = compile(p);
+    const need = reachableNeed(c);
+    const [without, known] = [new LowerBound(c, need), new LowerBound(c, need, forcedBy(c, need))];
+    without.step(3000);
+    known.step(3000);
+    expect(known.best).toBeGreaterThanOrEqual(without.best);
+    expect(known.best).toBe(3000);
+  });
+});

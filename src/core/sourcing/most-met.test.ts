@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../shared/random';
+import { buyingProblem } from '../testing/buying-problems';
+import { compile } from './compile';
+import { filledForMost } from './first-plans';
+import { sellersForMost } from './most-met';
+import type { Problem, ProblemId, ProblemSeller } from './problem';
+
+const POSTAGE = [{ maxGrams: 10_000, pence: 200 }];
+
+/** A seller with so many of each lot's own element. */
+const seller = (id: string, stock: Readonly<Record<string, number>>): ProblemSeller => ({
+  id,
+  minOrder: 0,
+  postage: POSTAGE,
+  offers: Object.entries(stock).map(([element, n]) => ({
+    element,
+    price: 10,
+    stock: n,
+    minQty: 1,
+    multiple: 1,
+  })),
+});
+
+function problem(needs: readonly number[], sellers: readonly ProblemSeller[], maxSellers: number): Problem {
+  return {
+    schema: 'makeup/1',
+    name: 'limited parcels',
+    elements: needs.map((_, i) => ({ id: `e${i}`, part: i, colour: 0, grams: 1 })),
+    lots: needs.map((qty, i) => ({ id: i, qty, accept: [`e${i}`] })),
+    sellers: [...sellers],
+    donors: [],
+    maxSellers,
+  };
+}
+
+const chosen = (p: Problem, seed = 1): ProblemId[] =>
+  [...sellersForMost(compile(p), seededRandom(seed))].flatMap((one, s) => (one ? [p.sellers[s]!.id] : []));
+
+describe('sellers for most of what is wanted', () => {
+  it('are two that complete each other, where the one with most fits badly with all others', () => {
+    const p = problem(
+      [10, 10, 10, 10],
+      [
+        seller('most', { e0: 8, e1: 8, e2: 8 }),
+        seller('left', { e0: 10, e1: 10 }),
+        seller('right', { e2: 10, e3: 10 }),
+      ],
+      2,
+    );
+    expect(chosen(p).sort()).toEqual(['left', 'right']);
+  });
+
+  it('are no more than are allowed, and none who has nothing that lacks', () => {
+    const all = seller('all', { e0: 5, e1: 5 });
+    const p = problem([5, 5], [all, seller('also', { e0: 5 }), seller('too', { e1: 5 })], 2);
+    expect(chosen(p)).toEqual(['all']);
+  });
+
+  it('count a pack that no lot needs whole for no more than is needed', () => {
+    const p = problem([3, 3], [seller('plenty', { e0: 500 }), seller('both', { e0: 2, e1: 2 })], 1);
+    expect(chosen(p)).toEqual(['both']);
+  });
+
+  it.each([1, 2, 3])('have at least as much as the best of all choices in small markets, seed %i', (seed) => {
+    const p = { ...buyingProblem('few parcels', 'small', seed), donors: [], maxSellers: 2 };
+    const c = compile(p);
+    let least = Infinity;
+    for (let a = 0; a < c.sellers; a++)
+      for (let b = a + 1; b < c.sellers; b++) least = Math.min(least, lacking(p, [a, b]));
+    const found = [...sellersForMost(c, seededRandom(seed))].flatMap((one, s) => (one ? [s] : []));
+    expect(lacking(p, found)).toBe(least);
+  });
+});
+
+/** Pieces that some sellers together do not have, each lot by itself. */
+function lacking(p: Problem, sellers: readonly number[]): number {
+  const c = compile(p);
+  let lacks = 0;
+  for (let lot = 0; lot < c.lots; lot++) {
+    const there = [...c.offersOfLot[lot]!]
+      .filter((o) => sellers.includes(c.offerSeller[o]!))
+      .reduce((sum, o) => sum + c.offerCap[o]!, 0);
+    lacks += Math.max(0, c.need[lot]! - there);
+  }
+  return lacks;
+}
+
+describe('a first plan for most of what is wanted', () => {
+  it.each([501, 502, 503, 504])('keeps to the limit and leaves few pieces unmet, seed %i', (seed) => {
+    const c = compile(buyingProblem('few parcels', 'medium', seed));
+    const plan = filledForMost({ c, random: seededRandom(seed), donors: null });
+    expect(plan.parcels).toBeLessThanOrEqual(c.maxSellers);
+    const wanted = c.need.reduce((a, b) => a + b, 0);
+    expect(plan.unmet).toBeLessThan(0.03 * wanted);
+  });
+});
