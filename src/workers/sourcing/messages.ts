@@ -4,7 +4,7 @@ import type { CutPlan, CutProblem } from '@/core/stickers/cutting';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**
- * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `around` solves the sellers of the best one with a few more, `trial` tries choices of
+ * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `around` does so in a short time, `trial` tries choices of
  * donor boxes, `whole` solves the whole linear model and proves a floor, `floor` proves one by relaxation alone, `steps`
  * searches for so many steps and no longer.
  */

@@ -29,9 +29,5 @@ export function floorFor(role: Role, offers: number, seconds: number): { steps: 
   return { steps: role === 'trial' ? Infinity : STEERING_STEPS, seconds: FLOOR_SHARE[role] * seconds };
 }
 
-/** How much of the time a search has before its plan, or parts of it, are solved exactly. */
-export function searchShare(role: Role, offers: number, seconds: number): number {
-  if (role === 'around') return 0.4;
-  if (isShort(offers, seconds)) return isLarge(offers) ? 1 : 0.6;
-  return isLarge(offers) ? 0.6 : 0.4;
-}
+/** How much of the time the search of a large problem has before parts of its plan are solved exactly. */
+export const searchShare = (offers: number, seconds: number): number => (isShort(offers, seconds) ? 1 : 0.6);

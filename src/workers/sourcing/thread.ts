@@ -15,7 +15,7 @@ import { cut } from './cut';
 import { lay } from './lay';
 import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
 import { problemOf, requestFault } from './read-request';
-import { floorFor, isShort, searchShare } from './roles';
+import { floorFor, isLarge, searchShare } from './roles';
 import { warmUp } from './warm-up';
 
 /** One task: its clock, what other threads found meanwhile, and what was told last. */
@@ -115,10 +115,10 @@ class Job {
  * Searches until some of the time is over. A plan from elsewhere is taken up after it: two searches that follow one another
  * about find what one finds.
  */
-function searchUntil(job: Job, share: number): void {
+function searchUntil(job: Job, until: number, began = 0): void {
   let next = 0;
-  while (!job.over && job.elapsed < share * job.task.seconds) {
-    job.solver.work(job.elapsed / (share * job.task.seconds));
+  while (!job.over && job.elapsed < until) {
+    job.solver.work((job.elapsed - began) / (until - began));
     if (job.elapsed < next) continue;
     next = job.elapsed + 0.04;
     job.hear();
@@ -133,15 +133,14 @@ async function solveParts(job: Job): Promise<void> {
   const solver = await highs();
   const random = seededRandom(job.task.seed + 1);
   const { solver: own } = job;
-  const short = isShort(job.compiled.offers, job.task.seconds);
-  for (let n = 0; !job.over && job.left > (short ? 0.12 : 0.3); n++) {
+  for (let n = 0; !job.over && job.left > 0.3; n++) {
     job.listen();
-    const size = short ? { open: 6, closed: n % 3 } : { open: 5 + (n % 3), closed: 3 + (n % 4) };
+    const size = { open: 5 + (n % 3), closed: 3 + (n % 4) };
     const part = partModel(own.c, own.best, own.promising(50), size, random);
-    if (!part?.start) return searchUntil(job, 1);
+    if (!part?.start) return searchUntil(job, job.task.seconds);
     const answer = solveExactly(solver, part.model.linearModel, {
       start: part.start,
-      seconds: Math.min(short ? 0.45 : 1.5, job.left - 0.08),
+      seconds: Math.min(1.5, job.left - 0.08),
       gap: 1e-4,
     });
     if (answer.values) own.adoptExactly(part.whole(part.model.decode(answer.values)));
@@ -190,6 +189,24 @@ async function solveAround(job: Job, until: number): Promise<void> {
     if (sellers.length >= own.c.sellers) return;
     for (let i = 0; i < 8; i++) own.work(0.97);
     job.tellBest();
+  }
+}
+
+/** The first round of a search in seconds, each twice as long as the one before, and how much of each is searched. */
+const ROUND = { seconds: 2, search: 0.4 };
+
+/**
+ * Searches anew, and solves around what is best, again and again: a search that has cooled down leaves its place no more,
+ * and the next one seldom comes to rest in the same. So more time is not worse than less.
+ */
+async function searchInRounds(job: Job): Promise<void> {
+  const { seconds } = job.task;
+  for (let length = ROUND.seconds; !job.over; length *= 2) {
+    const began = job.elapsed;
+    // What would be left for another round is too little for one: it belongs to this.
+    const until = seconds - (began + length) < length ? seconds : began + length;
+    searchUntil(job, began + ROUND.search * (until - began), began);
+    await solveAround(job, until);
   }
 }
 
@@ -260,15 +277,12 @@ async function solve(task: Task): Promise<void> {
   const job = new Job(task);
   if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'steps') searchBySteps(job);
-  else if (task.role === 'trial') searchUntil(job, 1);
+  else if (task.role === 'trial') searchUntil(job, task.seconds);
   else if (task.role === 'floor') proveBound(job);
-  else if (task.role === 'around') {
-    searchUntil(job, searchShare(task.role, job.compiled.offers, task.seconds));
-    await solveAround(job, task.seconds);
-  } else {
-    searchUntil(job, searchShare(task.role, job.compiled.offers, task.seconds));
+  else if (isLarge(job.compiled.offers)) {
+    searchUntil(job, searchShare(job.compiled.offers, task.seconds) * task.seconds);
     if (!job.over) await solveParts(job);
-  }
+  } else await searchInRounds(job);
   job.tell({ say: 'done' });
 }
 
