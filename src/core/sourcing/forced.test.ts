@@ -94,6 +94,19 @@ describe('what every plan has', () => {
     expect(forced(p).sellers).toEqual([]);
   });
 
+  it('is nothing where fewer parcels are allowed than that would take', () => {
+    const p = problem(
+      [
+        [5, 'a'],
+        [5, 'b'],
+      ],
+      [seller('has a', { a: 5 }), seller('has b', { b: 5 })],
+      [box('of c', 2, { c: 1 })],
+    );
+    expect(forced({ ...p, maxSellers: 2 }).sellers).toEqual(['has a', 'has b']);
+    expect(forced({ ...p, maxSellers: 1 })).toEqual({ sellers: [], copies: [0] });
+  });
+
   it.each(STRUCTURE_NAMES)('is in a plan that meets all that can be met: %s', (name) => {
     const c = compile({ ...buyingProblem(name, 'small', 21), maxSellers: null });
     const settled = forcedBy(c, reachableNeed(c));

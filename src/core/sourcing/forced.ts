@@ -25,6 +25,8 @@ export function forcedBy(c: Compiled, need: Int32Array): Settled {
       settled.leastCopies[d] = Math.max(settled.leastCopies[d]!, Math.ceil(lacks / n));
     });
   }
+  // More parcels than are allowed: no plan meets all of that, and prices for it would lead a search astray.
+  if (settled.sellers.filter((as) => as === OPENED).length > c.maxSellers) return nothingSettled(c);
   return settled;
 }
 

@@ -2,30 +2,42 @@ import { between, type Random } from '../shared/random';
 import type { Compiled } from './compile';
 
 /** Rounds that begin from a part of the best sellers so far. */
-const ROUNDS = 20;
+const ROUNDS = 30;
+/** Choices that are kept. */
+const MOST_CHOICES = 8;
 
 /**
  * Where no more parcels are allowed than so many: sellers that together have the most of what is wanted, by greedy choice
  * and exchanges (maximal covering, Church and ReVelle 1974), from several beginnings. What boxes can give at most is taken
- * to be there, and pieces that two lots want count for both, so it is near enough for a start. 1 for each that is chosen.
+ * to be there, and pieces that two lots want count for both, so it is near enough for a start. Gives some choices that have
+ * equally much, each with 1 for who is chosen.
  */
-export function sellersForMost(c: Compiled, random: Random): Uint8Array {
+export function sellersForMost(c: Compiled, random: Random): Uint8Array[] {
   const cover = new Cover(c);
   cover.addBest();
   cover.exchange(0);
-  let best = cover.chosen.slice();
   let least = cover.lacking;
-  for (let round = 0; round < ROUNDS && least > 0; round++) {
+  const found = new Map([[keyOf(cover.chosen), cover.chosen.slice()]]);
+  for (let round = 0; round < ROUNDS; round++) {
+    const known = [...found.values()];
+    const best = known[between(random, 0, known.length - 1)]!;
     // One that is new, or the exchanges would only lead back.
     const other = between(random, 0, c.sellers - 1);
     const keep = random();
     cover.begin([other, ...best.filter((s) => s !== other && random() < keep)].slice(0, c.maxSellers));
     cover.addBest();
     cover.exchange(between(random, 0, c.maxSellers - 1));
-    if (cover.lacking < least) [best, least] = [cover.chosen.slice(), cover.lacking];
+    if (cover.lacking < least) found.clear();
+    least = Math.min(least, cover.lacking);
+    if (cover.lacking === least && found.size < MOST_CHOICES)
+      found.set(keyOf(cover.chosen), cover.chosen.slice());
   }
-  return Uint8Array.from({ length: c.sellers }, (_, s) => (best.includes(s) ? 1 : 0));
+  return [...found.values()].map((best) =>
+    Uint8Array.from({ length: c.sellers }, (_, s) => (best.includes(s) ? 1 : 0)),
+  );
 }
+
+const keyOf = (chosen: readonly number[]): string => chosen.toSorted((a, b) => a - b).join();
 
 /** Sellers that are chosen, and what of each lot they have together. */
 class Cover {
