@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { asId, type OrderId } from '../shared/ids';
 import { COPIES, COPY, DONOR, el, ELEMENTS, entry, ORDER, ORDERS, ZONES } from '../testing/world';
 import {
   donorAccount,
@@ -12,6 +13,7 @@ import {
   shippedAccount,
   type AccountKey,
   type Entry,
+  type Order,
 } from './index';
 
 const used = grade('used');
@@ -106,5 +108,84 @@ describe('shared costs', () => {
       },
     ]);
     expect(sharedCosts([base], COPIES, ORDERS).size).toBe(0);
+  });
+
+  describe('of an order', () => {
+    const second = asId<OrderId>('o2');
+    const orders = (more: Partial<Order>) => new Map([[ORDER, { ...ORDERS.get(ORDER)!, ...more }]]);
+    const shares = (entries: readonly Entry[], of = ORDERS) =>
+      Object.fromEntries(sharedCosts(entries, COPIES, of));
+
+    it('are postage and fees, less what was given back', () => {
+      const of = orders({ postage: 300, fees: 50, refund: 20 });
+      expect(shares([order('a', 1, 30), order('b', 1, 60)], of)).toEqual({ a: 110, b: 220 });
+    });
+
+    it('are taken off where more was given back than was paid around the parts', () => {
+      const of = orders({ postage: 100, fees: 0, refund: 400 });
+      expect(shares([order('a', 1, 30), order('b', 1, 60)], of)).toEqual({ a: -100, b: -200 });
+    });
+
+    it('give the odd penny to the same entry, whichever was logged first', () => {
+      const [a, b] = [order('a', 1, 30), order('b', 1, 30)];
+      expect(shares([a, b])).toEqual({ a: 173, b: 172 });
+      expect(shares([b, a])).toEqual({ a: 173, b: 172 });
+    });
+
+    it('go to its own entries only, and not to what came out of its parcel', () => {
+      const of = new Map([...ORDERS, [second, { ...ORDERS.get(ORDER)!, id: second, postage: 90 }]]);
+      const other: Entry = { ...order('other', 1, 500), order: second };
+      const received = entry(
+        'received',
+        'transfer',
+        [{ element: ELEMENTS[0]!, grade: used, qty: 1, worth: 30, from: orderAccount(ORDER), to: model }],
+        { order: ORDER },
+      );
+      expect(shares([order('a', 1, 30), other, received], of)).toEqual({ a: 345, other: 90 });
+    });
+  });
+
+  describe('of a box', () => {
+    const shares = (...entries: Entry[]) => Object.fromEntries(sharedCosts(entries, COPIES, ORDERS));
+    const lose = (from: AccountKey, to: AccountKey, id = 'lost'): Entry =>
+      entry(id, 'transfer', [{ element: ELEMENTS[0]!, grade: used, qty: 1, worth: 10, from, to }]);
+
+    it('go by worth as soon as any of it has one, and not by pieces', () => {
+      expect(shares(box(4, 10), take('t', 1, 30))).toEqual({ t: 1499, box: 500 });
+    });
+
+    it('go to what was lost out of it once opened, but not to what never came', () => {
+      const opened = lose(donorAccount(DONOR), goneAccount('missing'));
+      expect(shares(box(4, 10), opened)).toEqual({ lost: 500, box: 1499 });
+      const sealed = entry('box', 'unpack', [
+        {
+          element: ELEMENTS[0]!,
+          grade: used,
+          qty: 4,
+          worth: 10,
+          from: shippedAccount(DONOR),
+          to: orderAccount(ORDER),
+        },
+      ]);
+      expect(shares(sealed, lose(orderAccount(ORDER), goneAccount('missing')))).toEqual({ box: 1999 });
+      expect(shares(sealed, lose(orderAccount(ORDER), model))).toEqual({ lost: 500, box: 1499 });
+    });
+
+    it('stay with the entry that brought it, whatever else that entry did', () => {
+      const both: Entry = {
+        ...box(4, 10),
+        movements: [
+          { element: ELEMENTS[1]!, grade: used, qty: 1, worth: 5, from: shippedAccount(COPY), to: model },
+          ...box(4, 10).movements,
+        ],
+      };
+      expect(shares(both)).toEqual({ box: 1999 });
+    });
+
+    it('are none of a box that the build began from, opened or not', () => {
+      const base = { ...COPIES.get(DONOR)!, role: 'base' as const };
+      const copies = new Map([...COPIES, [DONOR, base]]);
+      expect(sharedCosts([box(4, 10), take('t', 1, 10)], copies, ORDERS).size).toBe(0);
+    });
   });
 });
