@@ -11,19 +11,19 @@ import { nothingSettled, OPENED, type Settled } from './settled';
 export function forcedBy(c: Compiled, need: Int32Array): Settled {
   const settled = nothingSettled(c);
   const meetsAll = need.every((n, lot) => n === c.need[lot]);
+  const boxesOf = boxesByElement(c);
   for (let lot = 0; lot < c.lots; lot++) {
     const shares = c.accepts[lot]!.some((e) => c.acceptedBy[e]!.length > 1);
     if (shares && !meetsAll) continue;
-    const [sellers, boxes] = [piecesOfSellers(c, lot), piecesOfBoxes(c, lot)];
+    const [sellers, boxes] = [piecesOfSellers(c, lot), piecesOfBoxes(c, lot, boxesOf)];
     let there = 0;
     for (const n of sellers.values()) there += n;
-    boxes.forEach((n, d) => (there += n * c.donorMax[d]!));
+    for (const [d, n] of boxes) there += n * c.donorMax[d]!;
     for (const [s, n] of sellers) if (there - n < need[lot]!) settled.sellers[s] = OPENED;
-    boxes.forEach((n, d) => {
+    for (const [d, n] of boxes) {
       const lacks = need[lot]! - (there - n * c.donorMax[d]!);
-      if (n === 0 || lacks <= 0) return;
-      settled.leastCopies[d] = Math.max(settled.leastCopies[d]!, Math.ceil(lacks / n));
-    });
+      if (lacks > 0) settled.leastCopies[d] = Math.max(settled.leastCopies[d]!, Math.ceil(lacks / n));
+    }
   }
   // More parcels than are allowed: no plan meets all of that, and prices for it would lead a search astray.
   if (settled.sellers.filter((as) => as === OPENED).length > c.maxSellers) return nothingSettled(c);
@@ -40,8 +40,19 @@ function piecesOfSellers(c: Compiled, lot: number): Map<number, number> {
   return pieces;
 }
 
+type Yields = readonly (readonly [box: number, qty: number])[];
+
+/** Of each element the boxes that have it, and how many in one copy. */
+function boxesByElement(c: Compiled): readonly Yields[] {
+  const boxes = Array.from({ length: c.elements }, (): [number, number][] => []);
+  c.donorYields.forEach((yields, d) => yields.forEach(([e, qty]) => qty > 0 && boxes[e]!.push([d, qty])));
+  return boxes;
+}
+
 /** What one copy of each box has of a lot. */
-const piecesOfBoxes = (c: Compiled, lot: number): number[] =>
-  c.donorYields.map((yields) =>
-    yields.reduce((sum, [e, qty]) => (c.accepts[lot]!.includes(e) ? sum + qty : sum), 0),
-  );
+function piecesOfBoxes(c: Compiled, lot: number, boxesOf: readonly Yields[]): Map<number, number> {
+  const pieces = new Map<number, number>();
+  for (const e of c.accepts[lot]!)
+    for (const [d, qty] of boxesOf[e]!) pieces.set(d, (pieces.get(d) ?? 0) + qty);
+  return pieces;
+}

@@ -3,6 +3,8 @@ import type { Compiled } from './compile';
 
 /** Rounds that begin from a part of the best sellers so far. */
 const ROUNDS = 30;
+/** Lots of a seller looked at, in all: beyond this what was found has to do. */
+const MOST_LOOKED = 50_000_000;
 /** Choices that are kept. */
 const MOST_CHOICES = 8;
 
@@ -18,7 +20,7 @@ export function sellersForMost(c: Compiled, random: Random): Uint8Array[] {
   cover.exchange(0);
   let least = cover.lacking;
   const found = new Map([[keyOf(cover.chosen), cover.chosen.slice()]]);
-  for (let round = 0; round < ROUNDS; round++) {
+  for (let round = 0; round < ROUNDS && !cover.isTired; round++) {
     const known = [...found.values()];
     const best = known[between(random, 0, known.length - 1)]!;
     // One that is new, or the exchanges would only lead back.
@@ -27,6 +29,7 @@ export function sellersForMost(c: Compiled, random: Random): Uint8Array[] {
     cover.begin([other, ...best.filter((s) => s !== other && random() < keep)].slice(0, c.maxSellers));
     cover.addBest();
     cover.exchange(between(random, 0, c.maxSellers - 1));
+    if (cover.isTired) break;
     if (cover.lacking < least) found.clear();
     least = Math.min(least, cover.lacking);
     if (cover.lacking === least && found.size < MOST_CHOICES)
@@ -44,6 +47,7 @@ class Cover {
   readonly chosen: number[] = [];
   /** Pieces that lack. */
   lacking = 0;
+  private looked = 0;
   private readonly had: Float64Array;
   private readonly fromBoxes: Float64Array;
   /** Of each seller the lots he serves, and of each how many pieces. */
@@ -69,6 +73,11 @@ class Cover {
     this.begin([]);
   }
 
+  /** True once so much was looked at that it is enough. */
+  get isTired(): boolean {
+    return this.looked > MOST_LOOKED;
+  }
+
   begin(chosen: readonly number[]): void {
     this.had.set(this.fromBoxes);
     this.chosen.length = 0;
@@ -80,7 +89,7 @@ class Cover {
 
   /** Adds whoever has most of what lacks, while there is room for one more parcel and anybody has any of it. */
   addBest(): void {
-    while (this.chosen.length < this.c.maxSellers) {
+    while (this.chosen.length < this.c.maxSellers && !this.isTired) {
       const s = this.bestToAdd();
       if (s < 0) return;
       this.add(s);
@@ -89,7 +98,7 @@ class Cover {
 
   /** Takes one seller after another out and puts in whoever is best instead, until that has changed nothing for all of them. */
   exchange(first: number): void {
-    for (let at = first, idle = 0; idle < this.chosen.length; at++) {
+    for (let at = first, idle = 0; idle < this.chosen.length && !this.isTired; at++) {
       const before = this.lacking;
       this.remove(at % this.chosen.length);
       const s = this.bestToAdd();
@@ -111,6 +120,7 @@ class Cover {
 
   private gainOf(s: number): number {
     const [lots, pieces] = [this.lots[s]!, this.pieces[s]!];
+    this.looked += lots.length;
     let gain = 0;
     for (let i = 0; i < lots.length; i++) {
       const lacks = this.c.need[lots[i]!]! - this.had[lots[i]!]!;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { between, seededRandom } from '../shared/random';
 import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
-import { compile } from './compile';
+import { compile, type Compiled } from './compile';
 import { filledAtOnce } from './first-plans';
 import { Parcels } from './parcels';
 import type { Problem } from './problem';
@@ -41,17 +41,22 @@ const TWO_BANDS: Problem = {
   maxSellers: null,
 };
 
-describe('the cheapest offers', () => {
-  it('are of each lot and seller the one that costs least, and none where he has nothing', () => {
+/** Of each lot the cheapest offer of a seller. */
+function cheapest(c: Compiled, seller: number): Int32Array {
+  const offers = new Int32Array(c.lots);
+  cheapestOffers(c, seller, offers);
+  return offers;
+}
+
+describe('the cheapest offers of a seller', () => {
+  it('are of each lot the one that costs least, and none where he has nothing', () => {
     const c = compile(buyingProblem('many acceptable', 'small', 3));
-    const cheapest = cheapestOffers(c);
-    for (let lot = 0; lot < c.lots; lot++)
-      for (let s = 0; s < c.sellers; s++) {
+    for (let s = 0; s < c.sellers; s++)
+      cheapest(c, s).forEach((found, lot) => {
         const offers = [...c.offersOfLot[lot]!].filter((o) => c.offerSeller[o] === s);
-        const found = cheapest[lot * c.sellers + s]!;
         if (offers.length === 0) expect(found).toBe(-1);
         else expect(c.offerPrice[found]).toBe(Math.min(...offers.map((o) => c.offerPrice[o]!)));
-      }
+      });
   });
 });
 
@@ -59,9 +64,9 @@ describe('dividing two parcels anew', () => {
   it('makes both light enough where no lot alone would', () => {
     const c = compile(TWO_BANDS);
     const state = new State(c);
-    const cheapest = cheapestOffers(c);
+    const offers = [cheapest(c, 0), cheapest(c, 1)];
     // Eleven of one seller and one of the other: the first is too heavy by one lot, and by two were one more his.
-    for (let lot = 0; lot < HEAVY_LOTS; lot++) state.give(lot, cheapest[lot * 2 + (lot === 0 ? 1 : 0)]!, 1);
+    for (let lot = 0; lot < HEAVY_LOTS; lot++) state.give(lot, offers[lot === 0 ? 1 : 0]![lot]!, 1);
     expect(state.cost).toBe(120 + 500 + 200);
     state.mark();
     sweepOver(state, 1).between(0, 1);
@@ -72,8 +77,8 @@ describe('dividing two parcels anew', () => {
     const light = { ...TWO_BANDS, elements: TWO_BANDS.elements.map((e) => ({ ...e, grams: 1 })) };
     const c = compile(light);
     const state = new State(c);
-    const cheapest = cheapestOffers(c);
-    for (let lot = 0; lot < HEAVY_LOTS; lot++) state.give(lot, cheapest[lot * 2 + (lot % 2)]!, 1);
+    const offers = [cheapest(c, 0), cheapest(c, 1)];
+    for (let lot = 0; lot < HEAVY_LOTS; lot++) state.give(lot, offers[lot % 2]![lot]!, 1);
     state.mark();
     sweepOver(state, 1).between(0, 1);
     expect(state.parcels).toBe(1);

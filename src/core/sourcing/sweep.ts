@@ -3,15 +3,14 @@ import type { Compiled } from './compile';
 import type { Parcels } from './parcels';
 import type { State } from './state';
 
-/** Of each lot and seller the cheapest offer of his that serves it; -1 where he has none. */
-export function cheapestOffers(c: Compiled): Int32Array {
-  const cheapest = new Int32Array(c.lots * c.sellers).fill(-1);
-  for (let lot = 0; lot < c.lots; lot++)
-    for (const o of c.offersOfLot[lot]!) {
-      const at = lot * c.sellers + c.offerSeller[o]!;
-      if (cheapest[at]! < 0) cheapest[at] = o;
+/** Of each lot the cheapest offer of a seller that serves it, into `into`; -1 where he has none. */
+export function cheapestOffers(c: Compiled, seller: number, into: Int32Array): void {
+  into.fill(-1);
+  for (const o of c.offersOfSeller[seller]!)
+    for (const lot of c.acceptedBy[c.offerElement[o]!]!) {
+      const known = into[lot]!;
+      if (known < 0 || c.offerPrice[o]! < c.offerPrice[known]!) into[lot] = o;
     }
-  return cheapest;
 }
 
 /**
@@ -20,7 +19,9 @@ export function cheapestOffers(c: Compiled): Int32Array {
  * empty by many lots together, which moving them one at a time does not see.
  */
 export class Sweep {
-  private readonly cheapest: Int32Array;
+  /** Scratch: of each lot the cheapest offer of the one seller, and of the other. */
+  private readonly ofOne: Int32Array;
+  private readonly ofOther: Int32Array;
   private readonly key: Float64Array;
 
   constructor(
@@ -28,43 +29,39 @@ export class Sweep {
     private readonly random: Random,
     private readonly parcels: Parcels,
   ) {
-    this.cheapest = cheapestOffers(state.c);
+    this.ofOne = new Int32Array(state.c.lots);
+    this.ofOther = new Int32Array(state.c.lots);
     this.key = new Float64Array(state.c.lots);
   }
 
   /** Divides anew what two sellers have; the second may have nothing yet. */
   between(s: number, t: number): void {
     const { state } = this;
-    const { c } = state;
-    const lots: number[] = [];
-    this.collect(s, t, lots);
-    this.collect(t, s, lots);
+    cheapestOffers(state.c, s, this.ofOne);
+    cheapestOffers(state.c, t, this.ofOther);
+    const both = [...this.parcels.lotsOf(s), ...this.parcels.lotsOf(t)];
+    const lots = [...new Set(both)].filter((lot) => this.ofOne[lot]! >= 0 && this.ofOther[lot]! >= 0);
     if (lots.length === 0) return;
-    this.order(lots, s, t);
+    this.order(lots);
     const began = state.position;
     let [least, at] = [state.score, began];
     // All to the second, as far as there is room.
-    for (const lot of lots) this.pass(lot, s, this.cheapest[lot * c.sellers + t]!);
+    for (const lot of lots) this.pass(lot, s, this.ofOther[lot]!);
     for (let i = 0; ; i++) {
       if (state.score < least - 1e-9) [least, at] = [state.score, state.position];
       if (i === lots.length) break;
-      this.pass(lots[i]!, t, this.cheapest[lots[i]! * c.sellers + s]!);
+      this.pass(lots[i]!, t, this.ofOne[lots[i]!]!);
     }
     state.rollBackTo(at);
   }
 
-  private collect(from: number, other: number, lots: number[]): void {
-    for (const lot of this.parcels.lotsOf(from))
-      if (this.cheapest[lot * this.state.c.sellers + other]! >= 0 && !lots.includes(lot)) lots.push(lot);
-  }
-
-  private order(lots: number[], s: number, t: number): void {
+  private order(lots: number[]): void {
     const { c } = this.state;
     const { random, key } = this;
     const [offS, offT] = [random() < 0.5 ? 0 : random(), random() < 0.5 ? 0 : random()];
     const byWeight = random() < 0.5;
     for (const lot of lots) {
-      const [a, b] = [this.cheapest[lot * c.sellers + s]!, this.cheapest[lot * c.sellers + t]!];
+      const [a, b] = [this.ofOne[lot]!, this.ofOther[lot]!];
       const more = c.offerPrice[a]! * (1 - offS) - c.offerPrice[b]! * (1 - offT);
       key[lot] = byWeight ? more / Math.max(0.01, c.grams[c.offerElement[a]!]!) : more / c.offerPrice[a]!;
     }

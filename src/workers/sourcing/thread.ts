@@ -192,8 +192,11 @@ async function solveAround(job: Job, until: number): Promise<void> {
   }
 }
 
-/** The first round of a search in seconds, each twice as long as the one before, and how much of each is searched. */
-const ROUND = { seconds: 2, search: 0.4 };
+/**
+ * The first round of a search in seconds, each twice as long as the one before; how much of each is searched; and for how
+ * much time none is begun any more.
+ */
+const ROUND = { seconds: 2, search: 0.4, least: 0.5 };
 
 /**
  * Searches anew, and solves around what is best, again and again: a search that has cooled down leaves its place no more,
@@ -201,12 +204,14 @@ const ROUND = { seconds: 2, search: 0.4 };
  */
 async function searchInRounds(job: Job): Promise<void> {
   const { seconds } = job.task;
-  for (let length = ROUND.seconds; !job.over; length *= 2) {
+  for (let length = ROUND.seconds; ; length *= 2) {
     const began = job.elapsed;
     // What would be left for another round is too little for one: it belongs to this.
     const until = seconds - (began + length) < length ? seconds : began + length;
     searchUntil(job, began + ROUND.search * (until - began), began);
     await solveAround(job, until);
+    // A search that has no time to cool down only leaves the best place.
+    if (job.over || job.left < ROUND.least) return;
   }
 }
 
