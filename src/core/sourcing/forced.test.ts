@@ -1,46 +1,32 @@
 import { describe, expect, it } from 'vitest';
 import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
+import { inStock, market, type MadeMarket } from '../testing/made-market';
 import { compile } from './compile';
 import { forcedBy } from './forced';
 import { LowerBound } from './lower-bound';
-import type { Problem, ProblemDonor } from './problem';
+import type { Problem } from './problem';
 import { reachableNeed } from './reachable';
 import { OPENED } from './settled';
 import { Solver } from './solver';
 
-const seller = (id: string, stock: Readonly<Record<string, number>>): Problem['sellers'][number] => ({
-  id,
-  minOrder: 0,
-  postage: [{ maxGrams: 10_000, pence: 200 }],
-  offers: Object.entries(stock).map(([element, n]) => ({
-    element,
-    price: 10,
-    stock: n,
-    minQty: 1,
-    multiple: 1,
-  })),
-});
-
-const box = (id: string, maxCopies: number, yields: Readonly<Record<string, number>>): ProblemDonor => ({
+const box = (id: string, maxCopies: number, yields: Readonly<Record<string, number>>) => ({
   id,
   price: 1000,
   maxCopies,
-  yields: Object.entries(yields).map(([element, qty]) => ({ element, qty })),
+  yields: Object.entries(yields),
 });
 
 const problem = (
   lots: readonly (readonly [qty: number, ...accept: string[]])[],
-  sellers: Problem['sellers'],
-  donors: Problem['donors'] = [],
-): Problem => ({
-  schema: 'makeup/1',
-  name: 'forced',
-  elements: ['a', 'b', 'c'].map((id) => ({ id, part: id, colour: 0, grams: 1 })),
-  lots: lots.map(([qty, ...accept], id) => ({ id, qty, accept })),
-  sellers,
-  donors,
-  maxSellers: null,
-});
+  sellers: MadeMarket['sellers'],
+  boxes: MadeMarket['boxes'] = [],
+): Problem =>
+  market({
+    lots: lots.map(([qty, ...accept], i) => [`lot ${i}`, qty, accept] as const),
+    sellers,
+    boxes,
+    elements: ['a', 'b', 'c'],
+  });
 
 function forced(p: Problem): { sellers: unknown[]; copies: number[] } {
   const c = compile(p);
@@ -55,7 +41,7 @@ describe('what every plan has', () => {
   it('is the seller without whom a lot lacks a piece, and no other', () => {
     const p = problem(
       [[10, 'a']],
-      [seller('most', { a: 8 }), seller('few', { a: 3 }), seller('some', { a: 6 })],
+      [inStock('most', { a: 8 }), inStock('few', { a: 3 }), inStock('some', { a: 6 })],
     );
     expect(forced(p).sellers).toEqual(['most']);
   });
@@ -63,23 +49,23 @@ describe('what every plan has', () => {
   it('is nobody where all others together have enough', () => {
     const p = problem(
       [[9, 'a']],
-      [seller('most', { a: 8 }), seller('few', { a: 3 }), seller('some', { a: 6 })],
+      [inStock('most', { a: 8 }), inStock('few', { a: 3 }), inStock('some', { a: 6 })],
     );
     expect(forced(p).sellers).toEqual([]);
   });
 
   it('is as many copies of a box as bring what sellers lack, packs of three by the whole', () => {
-    const p = problem([[12, 'a']], [seller('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
+    const p = problem([[12, 'a']], [inStock('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
     expect(forced(p)).toEqual({ sellers: [], copies: [3] });
   });
 
   it('is all there is, where even that is too little', () => {
-    const p = problem([[50, 'a']], [seller('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
+    const p = problem([[50, 'a']], [inStock('few', { a: 5 })], [box('threes', 4, { a: 3 })]);
     expect(forced(p)).toEqual({ sellers: ['few'], copies: [4] });
   });
 
   it('counts all elements that a lot takes', () => {
-    const p = problem([[10, 'a', 'b']], [seller('both', { a: 4, b: 4 }), seller('one', { b: 5 })]);
+    const p = problem([[10, 'a', 'b']], [inStock('both', { a: 4, b: 4 }), inStock('one', { b: 5 })]);
     expect(forced(p).sellers).toEqual(['both', 'one']);
   });
 
@@ -89,7 +75,7 @@ describe('what every plan has', () => {
         [5, 'a'],
         [5, 'a', 'b'],
       ],
-      [seller('has a', { a: 5 }), seller('has b', { b: 2 })],
+      [inStock('has a', { a: 5 }), inStock('has b', { b: 2 })],
     );
     expect(forced(p).sellers).toEqual([]);
   });
@@ -100,7 +86,7 @@ describe('what every plan has', () => {
         [5, 'a'],
         [5, 'b'],
       ],
-      [seller('has a', { a: 5 }), seller('has b', { b: 5 })],
+      [inStock('has a', { a: 5 }), inStock('has b', { b: 5 })],
       [box('of c', 2, { c: 1 })],
     );
     expect(forced({ ...p, maxSellers: 2 }).sellers).toEqual(['has a', 'has b']);

@@ -1,38 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared/random';
 import { buyingProblem } from '../testing/buying-problems';
+import { inStock, market, type MadeMarket } from '../testing/made-market';
 import { compile } from './compile';
 import { filledForMost } from './first-plans';
 import { sellersForMost } from './most-met';
-import type { Problem, ProblemId, ProblemSeller } from './problem';
+import type { Problem, ProblemId } from './problem';
 
-const POSTAGE = [{ maxGrams: 10_000, pence: 200 }];
-
-/** A seller with so many of each lot's own element. */
-const seller = (id: string, stock: Readonly<Record<string, number>>): ProblemSeller => ({
-  id,
-  minOrder: 0,
-  postage: POSTAGE,
-  offers: Object.entries(stock).map(([element, n]) => ({
-    element,
-    price: 10,
-    stock: n,
-    minQty: 1,
-    multiple: 1,
-  })),
-});
-
-function problem(needs: readonly number[], sellers: readonly ProblemSeller[], maxSellers: number): Problem {
-  return {
-    schema: 'makeup/1',
-    name: 'limited parcels',
-    elements: needs.map((_, i) => ({ id: `e${i}`, part: i, colour: 0, grams: 1 })),
-    lots: needs.map((qty, i) => ({ id: i, qty, accept: [`e${i}`] })),
-    sellers: [...sellers],
-    donors: [],
-    maxSellers,
-  };
-}
+const problem = (needs: readonly number[], sellers: MadeMarket['sellers'], maxSellers: number): Problem =>
+  market({ lots: needs.map((qty, i) => [`e${i}`, qty] as const), sellers, maxSellers });
 
 const chosen = (p: Problem, seed = 1): ProblemId[] =>
   [...sellersForMost(compile(p), seededRandom(seed))[0]!].flatMap((one, s) =>
@@ -44,9 +20,9 @@ describe('sellers for most of what is wanted', () => {
     const p = problem(
       [10, 10, 10, 10],
       [
-        seller('most', { e0: 8, e1: 8, e2: 8 }),
-        seller('left', { e0: 10, e1: 10 }),
-        seller('right', { e2: 10, e3: 10 }),
+        inStock('most', { e0: 8, e1: 8, e2: 8 }),
+        inStock('left', { e0: 10, e1: 10 }),
+        inStock('right', { e2: 10, e3: 10 }),
       ],
       2,
     );
@@ -54,13 +30,13 @@ describe('sellers for most of what is wanted', () => {
   });
 
   it('are no more than are allowed, and none who has nothing that lacks', () => {
-    const all = seller('all', { e0: 5, e1: 5 });
-    const p = problem([5, 5], [all, seller('also', { e0: 5 }), seller('too', { e1: 5 })], 2);
+    const all = inStock('all', { e0: 5, e1: 5 });
+    const p = problem([5, 5], [all, inStock('also', { e0: 5 }), inStock('too', { e1: 5 })], 2);
     expect(chosen(p)).toEqual(['all']);
   });
 
   it('count a pack that no lot needs whole for no more than is needed', () => {
-    const p = problem([3, 3], [seller('plenty', { e0: 500 }), seller('both', { e0: 2, e1: 2 })], 1);
+    const p = problem([3, 3], [inStock('plenty', { e0: 500 }), inStock('both', { e0: 2, e1: 2 })], 1);
     expect(chosen(p)).toEqual(['both']);
   });
 

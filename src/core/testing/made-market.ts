@@ -21,6 +21,15 @@ export interface MadeMarket {
   readonly grams?: Readonly<Record<string, number>>;
 }
 
+/** A seller with so many of each element, at ten pence a piece. */
+export const inStock = (
+  id: string,
+  stock: Readonly<Record<string, number>>,
+): MadeMarket['sellers'][number] => ({
+  id,
+  offers: Object.entries(stock).map(([element, n]) => [element, 10, { stock: n }] as const),
+});
+
 export function market(made: MadeMarket): Problem {
   const accepted = made.lots.map(([id, , accept]) => accept ?? [id]);
   return {

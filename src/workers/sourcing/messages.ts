@@ -4,9 +4,9 @@ import type { CutPlan, CutProblem } from '@/core/stickers/cutting';
 import type { BuyingPlan, LinearModel, ProblemFault, Saved } from '@/core/sourcing';
 
 /**
- * What a thread does: `search` looks for plans and then solves parts of the best one exactly, `around` does so in a short time, `trial` tries choices of
- * donor boxes, `whole` solves the whole linear model and proves a floor, `floor` proves one by relaxation alone, `steps`
- * searches for so many steps and no longer.
+ * What a thread does: `search` looks for plans and then solves what is around the best one exactly, `around` does the same
+ * where time is short, `trial` tries choices of donor boxes, `whole` solves the whole linear model and proves a floor,
+ * `floor` proves one by relaxation alone, `steps` searches for so many steps and no longer.
  */
 export type Role = 'search' | 'around' | 'trial' | 'whole' | 'floor' | 'steps';
 
