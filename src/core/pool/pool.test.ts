@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PALETTE } from '../colour';
 import type { PartId } from '../shared/ids';
-import { makeWorkbench } from '../testing/workbench';
+import { makeWorkbench, planned, testSource } from '../testing/workbench';
 import { el } from '../testing/world';
-import { coloursOfPart, fitPool } from './pool';
+import { coloursOfPart, fitPool, poolExceptions } from './pool';
 
 const ash = el('brick 1x2', 'ash');
 const slate = el('brick 1x2', 'slate');
@@ -81,4 +82,40 @@ describe('a pool of boxes', () => {
       { element: ash, qty: 8, from: [{ name: 'Night tram', qty: 8 }] },
       { element: slate, qty: 6, from: [{ name: 'Night tram', qty: 6 }] },
     ]));
+});
+
+describe('exceptions and near misses', () => {
+  it('counts what comes from elsewhere than its boxes as exceptions', () => {
+    const [amber, dune] = [el('brick 1x2', 'amber'), el('brick 1x2', 'dune')];
+    const b = planned(
+      makeWorkbench({ zones: { Wall: ['4 brick 1x2 dune'] }, stock: ['2 brick 1x2 amber'] }),
+      testSource(),
+      { kind: 'remove', off: [{ element: dune, qty: 2 }] },
+      { on: [{ element: dune, qty: 2 }], source: 'spares' },
+      { on: [{ element: amber, qty: 3 }] },
+    );
+    expect(poolExceptions(b).reduce((s, e) => s + e.qty, 0)).toBe(3);
+  });
+
+  it('explains a near miss: another shape of the same room, a near colour, one more copy and its price', () => {
+    const round = el('round brick 1x1', 'kelp');
+    const box = {
+      code: 'T',
+      name: 'Tram',
+      copies: 1,
+      price: 1400,
+      lots: [
+        { element: el('brick 1x1', 'kelp'), qty: 2 },
+        { element: round, qty: 3 },
+        { element: el('brick 1x1', 'fern'), qty: 1 },
+      ],
+    };
+    const [short] = fitPool([box], [{ element: el('brick 1x1', 'kelp'), qty: 3 }], PALETTE).short;
+    expect(short).toMatchObject({
+      short: 1,
+      alike: [{ element: round, left: 3 }],
+      near: [{ element: el('brick 1x1', 'fern'), left: 1 }],
+      more: [{ copies: 1, cost: 1400 }],
+    });
+  });
 });

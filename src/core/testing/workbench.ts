@@ -4,6 +4,7 @@ import {
   added,
   BLANK_ENTRY,
   BLANK_INTENT,
+  changed,
   donorAccount,
   grade,
   invertDiff,
@@ -237,6 +238,16 @@ export const planned = (workbench: Workbench, source: Source, ...intents: Partia
   );
 
 export const used: Grade = grade('used');
+
+/** Says of the planned work that it is done: of all entries of modifications, or of the nth alone. */
+export function carriedOut(workbench: Workbench, n?: number): Workbench {
+  const entries = workbench.entries.filter((e) => e.modification);
+  const chosen = n === undefined ? entries.filter((e) => e.state === 'planned') : entries.slice(n, n + 1);
+  return did(workbench, {
+    label: '',
+    diff: joinDiffs(...chosen.map((e) => changed('entry', e, { state: 'done' }))),
+  });
+}
 
 /** Logs lines in the first modification, as a person types them; one that cannot be logged says why. */
 export function logLines(workbench: Workbench, lines: readonly string[], planned = false): Workbench {
