@@ -17,6 +17,7 @@ describe('a count is typed in one go', () => {
     ['0', { there: 0, broken: 0, faded: 0, bare: 0 }],
     ['b', { there: 11, broken: 1, faded: 0, bare: 0 }],
     ['3b', { there: 9, broken: 3, faded: 0, bare: 0 }],
+    [' 11   10f ', { there: 11, broken: 0, faded: 10, bare: 0 }],
     ['f', { there: 12, broken: 0, faded: 12, bare: 0 }],
     ['10 1b 3f', { there: 10, broken: 1, faded: 3, bare: 0 }],
     ['10, 2S', { there: 10, broken: 0, faded: 0, bare: 2 }],
@@ -29,9 +30,21 @@ describe('a count is typed in one go', () => {
     ['ten', 'not understood'],
     ['5 6', 'not understood'],
     ['2x', 'not understood'],
+    ['x2', 'not understood'],
+    ['x2b', 'not understood'],
+    ['2bx', 'not understood'],
+    ['1234567', 'not understood'],
   ])('%j is %s', (text, problem) =>
     expect(readCount(text, lot)).toMatchObject({ ok: false, reason: { problem } }),
   );
+
+  it('is printed with what is said and no more', () => {
+    const all = { there: 12, broken: 0, faded: 0, bare: 0 };
+    expect(printCount(all, 12)).toBe('');
+    expect(printCount(all, 14)).toBe('12');
+    expect(printCount({ there: 10, broken: 1, faded: 3, bare: 2 }, 12)).toBe('10 1b 3f 2s');
+    expect(printCount({ ...all, bare: 4 }, 12)).toBe('4s');
+  });
 
   it('what is printed is read back as the same count', () =>
     fc.assert(
