@@ -5,6 +5,8 @@ import type { State } from './state';
 
 /** Closed sellers looked at before one is tried. */
 const CANDIDATES = 8;
+/** And where no more parcels are allowed: then whoever takes another’s place must have what only that one had. */
+const CANDIDATES_OF_FEW = 80;
 /** Share of them that are anybody, however little a floor thinks of him. */
 const ANYBODY = 0.1;
 
@@ -59,7 +61,8 @@ export class ClosedSellers {
     for (let lot = 0; lot < c.lots; lot++)
       this.paid[lot] = state.open[lot]! > 0 ? this.cheapestOpen(lot) : state.dearest(lot);
     let [best, most] = [-1, -Infinity];
-    for (let i = 0; i < CANDIDATES; i++) {
+    const tries = state.parcels + 1 >= c.maxSellers ? CANDIDATES_OF_FEW : CANDIDATES;
+    for (let i = 0; i < tries; i++) {
       const s = this.draw();
       if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;
       const gain = this.savingOf(s);

@@ -22,8 +22,8 @@ export class ModelBuilder {
   private readonly indices: number[] = [];
   private readonly values: number[] = [];
 
-  column(cost: number, upper: number, integer: boolean): number {
-    return this.columns.push({ cost, lower: 0, upper, integer }) - 1;
+  column(cost: number, upper: number, integer: boolean, lower = 0): number {
+    return this.columns.push({ cost, lower, upper, integer }) - 1;
   }
 
   row(lower: number, upper: number, terms: readonly (readonly [column: number, value: number])[]): void {

@@ -11,6 +11,20 @@ export interface SourcingModel {
   decode(values: ArrayLike<number>): Saved;
 }
 
+interface ModelOptions {
+  /** False leaves the boxes out. */
+  readonly donors?: boolean;
+  /** Parcels allowed. */
+  readonly parcels?: number;
+  /** Copies of each box that are bought in any case. */
+  readonly leastCopies?: Int32Array | null;
+}
+
+interface Copies {
+  readonly least: number;
+  readonly most: number;
+}
+
 interface Columns {
   readonly offer: ReadonlyMap<number, number>;
   readonly least: ReadonlyMap<number, number>;
@@ -33,16 +47,17 @@ function mostOf(c: Compiled, o: number, need: Int32Array): number {
  * Writes a buying plan problem as a mixed-integer linear model over some sellers. Postage bands are binaries of which one is
  * chosen for an open parcel; every offer, and every lot with several, is linked to its seller being open, which keeps the
  * relaxation close; pieces are integer, in multiples. Elements that several lots share are given out by columns of their
- * own. `need` is what is to be met of each lot; `donors` false leaves the boxes out.
+ * own. `need` is what is to be met of each lot.
  */
 export function modelOf(
   c: Compiled,
   sellers: readonly number[],
   need: Int32Array,
-  { donors = true, parcels = c.maxSellers } = {},
+  { donors = true, parcels = c.maxSellers, leastCopies = null }: ModelOptions = {},
 ): SourcingModel {
   const builder = new ModelBuilder();
-  const columns = addColumns(c, builder, sellers, need, donors);
+  const copies = (d: number): Copies => ({ least: leastCopies?.[d] ?? 0, most: donors ? c.donorMax[d]! : 0 });
+  const columns = addColumns(c, builder, sellers, need, copies);
   const taken = offersIn(c, columns);
   addDemand(c, builder, columns, need, taken);
   for (const s of sellers) addSeller(c, builder, columns, s, need);
@@ -74,7 +89,7 @@ function addColumns(
   builder: ModelBuilder,
   sellers: readonly number[],
   need: Int32Array,
-  donors: boolean,
+  copies: (donor: number) => Copies,
 ): Columns {
   const [offer, least, open, value] = [0, 0, 0, 0].map(() => new Map<number, number>()) as [
     Map<number, number>,
@@ -103,9 +118,10 @@ function addColumns(
       Array.from({ length: used }, (_, b) => builder.column(c.bandPence[s]![b]!, 1, true)),
     );
   }
-  const donor = Array.from(c.donorPrice, (price, d) =>
-    builder.column(price, donors ? c.donorMax[d]! : 0, true),
-  );
+  const donor = Array.from(c.donorPrice, (price, d) => {
+    const { least, most } = copies(d);
+    return builder.column(price, most, true, least);
+  });
   const share = new Map<string, number>();
   c.acceptedBy.forEach((lots, e) => {
     if (lots.length > 1)

@@ -75,6 +75,11 @@ export class Search {
     return true;
   }
 
+  /** Goes on from the best plan. */
+  returnToBest(): void {
+    this.state.load(this.best);
+  }
+
   /** One step at a temperature in pence. */
   step(temperature: number): void {
     const { state, random } = this;
@@ -111,11 +116,13 @@ export class Search {
     }
     if (this.random() < CHAINS) return this.parcels.chain();
     const r = this.random();
+    // With as many parcels as are allowed none is opened but in the place of another.
+    const isFull = this.state.parcels >= this.c.maxSellers;
     if (r < 0.12) this.freeSome();
     else if (r < 0.3) this.freeRelated();
     else if (r < 0.42) this.shed();
-    else if (r < 0.54) this.close(false);
-    else if (r < 0.7) this.openOne();
+    else if (r < 0.54) this.close(isFull);
+    else if (r < 0.7) isFull ? this.close(true) : this.openOne();
     else if (r < 0.84) this.close(true);
     else if (r < 0.94 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
     else this.changeDonor();

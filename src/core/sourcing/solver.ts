@@ -70,6 +70,11 @@ export class Solver {
     return this.search.best;
   }
 
+  /** Where the search is now: what it cooled down to, which need not be the best. */
+  get present(): Saved {
+    return this.search.state.save();
+  }
+
   /**
    * Proven, in whole pence: no plan with this unmet costs less. The floor is of plans that have all that anybody has;
    * where weights or the number of parcels forbid that, it is of plans that have what the best plan has of each lot.
@@ -194,6 +199,16 @@ export class Solver {
     });
     const rival = this.trial.work(fraction);
     this.search.adopt(rival.best);
+  }
+
+  /**
+   * Searches on from the best plan, as warm again as at a fraction of the time, and gives where it comes to rest: another
+   * plan about as good, whose parcels may be worth dividing anew.
+   */
+  wander(fraction: number, steps: number, isOver: () => boolean): Saved {
+    this.search.returnToBest();
+    for (let i = 0; i < steps && !isOver(); i++) anneal(this.search, fraction + ((1 - fraction) * i) / steps);
+    return this.present;
   }
 
   /** The best plan so far, in the shape of the file. `problem` is what was compiled. */

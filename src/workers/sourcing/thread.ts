@@ -1,131 +1,37 @@
 import { createHash } from 'node:crypto';
-import { parentPort, receiveMessageOnPort } from 'node:worker_threads';
+import { parentPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
-import { cheapestEach } from '@/core/sourcing/by-hand';
-import type { Compiled } from '@/core/sourcing/compile';
 import { modelOf } from '@/core/sourcing/milp';
 import { partModel } from '@/core/sourcing/part-model';
 import { reachableNeed } from '@/core/sourcing/reachable';
-import { Solver } from '@/core/sourcing/solver';
-import { planOf } from '@/core/sourcing/plan';
-import { scoreOf, type Saved } from '@/core/sourcing/state';
 import { seededRandom } from '@/core/shared/random';
+import { Coolings } from './coolings';
+import { divide, wanderAndDivide } from './divide';
 import { highs, solveExactly } from './exact';
 import { cut } from './cut';
 import { lay } from './lay';
-import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task, ToThread } from './messages';
-import { problemOf, requestFault } from './read-request';
-import { floorFor, isLarge, searchShare } from './roles';
+import { Job } from './job';
+import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task } from './messages';
+import { requestFault } from './read-request';
+import { isLarge, searchShare, stepsOfCooling } from './roles';
 import { warmUp } from './warm-up';
-
-/** One task: its clock, what other threads found meanwhile, and what was told last. */
-class Job {
-  readonly solver: Solver;
-  stopped = false;
-  private told = Infinity;
-  private toldFloor = 0;
-  private sentBound = -Infinity;
-  /** The best plan from elsewhere that has not been taken up. */
-  private waiting: Saved | null = null;
-  readonly compiled: Compiled;
-  private readonly problem: Problem;
-
-  constructor(readonly task: Task) {
-    const { compiled, problem } = problemOf(task);
-    [this.compiled, this.problem] = [compiled, problem];
-    this.tellFirst();
-    const { seed, seconds, role } = task;
-    const floor = floorFor(role, compiled.offers, seconds);
-    // By steps nothing is timed, so that they come out alike everywhere.
-    const isTimed = role !== 'steps';
-    this.solver = new Solver(compiled, {
-      seed,
-      trialDonors: role === 'trial',
-      boundSteps: isTimed ? floor.steps : Math.min(600, Math.ceil(task.iterations / 10)),
-      boundTime: isTimed ? { now: () => performance.now() / 1000, seconds: floor.seconds } : undefined,
-    });
-    this.tellBest();
-  }
-
-  /** A plan at once: should the time be over before the search has begun, there is one to give. */
-  private tellFirst(): void {
-    if (this.task.role === 'floor') return;
-    const first = cheapestEach(this.compiled).save();
-    const byHand = { cheapestEach: Math.round(first.cost), fewestSellers: Math.round(first.cost) };
-    const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
-    this.tell({ say: 'better', saved: first, plan, whole: false });
-  }
-
-  tell(message: FromThread): void {
-    this.task.port.postMessage(message);
-  }
-
-  get elapsed(): number {
-    return (Date.now() - this.task.began) / 1000;
-  }
-
-  get left(): number {
-    return this.task.seconds - this.elapsed;
-  }
-
-  get over(): boolean {
-    return this.stopped || this.left <= 0;
-  }
-
-  /** Reads what came in: plans from elsewhere, which wait to be taken up, or the word to stop. */
-  hear(): void {
-    for (;;) {
-      const got = receiveMessageOnPort(this.task.port) as { message: ToThread } | undefined;
-      if (!got) return;
-      const { message } = got;
-      if (message.say === 'stop') this.stopped = true;
-      if (message.say !== 'adopt') continue;
-      if (!this.waiting || scoreOf(message.saved) < scoreOf(this.waiting)) this.waiting = message.saved;
-    }
-  }
-
-  /** Reads what came in, and goes on from a plan from elsewhere that is better. */
-  listen(): void {
-    this.hear();
-    if (this.waiting && this.solver.adopt(this.waiting)) this.told = scoreOf(this.solver.best);
-    this.waiting = null;
-  }
-
-  tellBest(): void {
-    const { best } = this.solver;
-    // A plan that leaves more unmet than it might has a floor of its own, which goes with it.
-    const ownFloor = this.solver.leavesLeast ? 0 : this.solver.floor;
-    if (scoreOf(best) < this.told - 1e-9 || ownFloor > this.toldFloor) {
-      this.told = scoreOf(best);
-      this.toldFloor = ownFloor;
-      const plan = this.solver.plan(this.problem, 'bestSoFar');
-      this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
-    }
-    if (this.solver.leavesLeast) this.sendBound(this.solver.floor);
-  }
-
-  sendBound(floor: number): void {
-    if (!Number.isFinite(floor) || floor <= this.sentBound) return;
-    this.sentBound = floor;
-    this.tell({ say: 'floor', floor });
-  }
-}
 
 /**
  * Searches until some of the time is over. A plan from elsewhere is taken up after it: two searches that follow one another
  * about find what one finds.
  */
 function searchUntil(job: Job, until: number, began = 0): void {
+  const isFull = job.solver.parcels >= job.compiled.maxSellers;
+  const coolings = new Coolings(stepsOfCooling(job.compiled.offers, isFull));
   let next = 0;
   while (!job.over && job.elapsed < until) {
-    job.solver.work((job.elapsed - began) / (until - began));
+    job.solver.work(coolings.fractionAt((job.elapsed - began) / (until - began)));
     if (job.elapsed < next) continue;
     next = job.elapsed + 0.04;
     job.hear();
     job.tellBest();
   }
   job.tellBest();
-  job.listen();
 }
 
 /** Solves parts of the best plan exactly, one after another, until the time is over. */
@@ -193,10 +99,23 @@ async function solveAround(job: Job, until: number): Promise<void> {
 }
 
 /**
- * The first round of a search in seconds, each twice as long as the one before; how much of each is searched; and for how
- * much time none is begun any more.
+ * The first round of a search in seconds, each twice as long as the one before; how much of each is searched, and in how
+ * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
  */
-const ROUND = { seconds: 2, search: 0.4, least: 0.5 };
+const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
+/** Share of the time that what a search has found is divided anew in, at most. */
+const DIVIDE_SHARE = 0.2;
+/** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
+const WORTH_DIVIDING = 1.03;
+
+/** Cools down once and divides what that has come to. Several of them find more than one that takes as long. */
+async function coolAndDivide(job: Job, length: number): Promise<void> {
+  const began = job.elapsed;
+  searchUntil(job, began + (ROUND.search / ROUND.coolings) * length, began);
+  const { best, present } = job.solver;
+  if (present.unmet <= best.unmet && present.cost < best.cost * WORTH_DIVIDING)
+    await divide(job, present, DIVIDE_SHARE * length);
+}
 
 /**
  * Searches anew, and solves around what is best, again and again: a search that has cooled down leaves its place no more,
@@ -208,11 +127,25 @@ async function searchInRounds(job: Job): Promise<void> {
     const began = job.elapsed;
     // What would be left for another round is too little for one: it belongs to this.
     const until = seconds - (began + length) < length ? seconds : began + length;
-    searchUntil(job, began + ROUND.search * (until - began), began);
-    await solveAround(job, until);
+    for (let n = 0; n < ROUND.coolings && !job.over; n++) await coolAndDivide(job, until - began);
+    job.listen();
+    await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
+    await wanderAndDivide(job, until);
     // A search that has no time to cool down only leaves the best place.
     if (job.over || job.left < ROUND.least) return;
   }
+}
+
+/** Share of the time after the search in which a large plan is warmed up and divided; then parts of it are solved exactly. */
+const WANDER_SHARE = 0.6;
+
+async function searchLarge(job: Job): Promise<void> {
+  const { seconds } = job.task;
+  searchUntil(job, searchShare(job.compiled.offers, seconds) * seconds);
+  await divide(job, job.solver.best, DIVIDE_SHARE * seconds);
+  job.listen();
+  await wanderAndDivide(job, job.elapsed + WANDER_SHARE * job.left);
+  if (!job.over) await solveParts(job);
 }
 
 /** Solves the whole linear model: right for small and middling problems, and it proves a floor. */
@@ -285,8 +218,7 @@ async function solve(task: Task): Promise<void> {
   else if (task.role === 'trial') searchUntil(job, task.seconds);
   else if (task.role === 'floor') proveBound(job);
   else if (isLarge(job.compiled.offers)) {
-    searchUntil(job, searchShare(job.compiled.offers, task.seconds) * task.seconds);
-    if (!job.over) await solveParts(job);
+    await searchLarge(job);
   } else await searchInRounds(job);
   job.tell({ say: 'done' });
 }
@@ -327,4 +259,4 @@ parentPort?.on('message', (task: AnyTask) => {
   else void (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
 });
 // Whoever waits already is served first.
-void highs().then(() => asked || warmUp());
+void highs().then((solver) => asked || warmUp(solver));

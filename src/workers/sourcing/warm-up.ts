@@ -1,11 +1,16 @@
-import { solveBySteps, type Problem } from '@/core/sourcing';
+import { compile, Solver, type Problem } from '@/core/sourcing';
 import { between, seededRandom } from '@/core/shared/random';
+import { dividedAnew } from './divide';
+import type { highs } from './exact';
+
+/** Steps of the search. */
+const WARM_UP = 120;
 
 /**
- * Runs the search on a made-up problem, so that the code a thread is going to need has been compiled before somebody
- * waits for it. Half a second, once in a thread's life.
+ * Runs the search on a made-up problem and divides what it finds, so that the code a thread is going to need has been
+ * compiled before somebody waits for it. Half a second, once in a thread's life.
  */
-export function warmUp(): void {
+export function warmUp(solver: Awaited<ReturnType<typeof highs>>): void {
   const random = seededRandom(1);
   const [lots, sellers] = [90, 40];
   const elements = Array.from({ length: lots }, (_, i) => ({
@@ -51,5 +56,8 @@ export function warmUp(): void {
     ],
     maxSellers: null,
   };
-  solveBySteps(problem, 1, 120);
+  const c = compile(problem);
+  const search = new Solver(c, { seed: 1, trialDonors: false, boundSteps: WARM_UP / 10 });
+  for (let i = 0; i < WARM_UP; i++) search.work(i / WARM_UP);
+  dividedAnew(solver, c, search.best, { left: () => 1, onBetter: () => {} });
 }

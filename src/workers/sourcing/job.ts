@@ -1,0 +1,103 @@
+import { receiveMessageOnPort } from 'node:worker_threads';
+import type { Problem } from '@/core/sourcing';
+import { cheapestEach } from '@/core/sourcing/by-hand';
+import type { Compiled } from '@/core/sourcing/compile';
+import { planOf } from '@/core/sourcing/plan';
+import { Solver } from '@/core/sourcing/solver';
+import { scoreOf, type Saved } from '@/core/sourcing/state';
+import type { FromThread, Task, ToThread } from './messages';
+import { problemOf } from './read-request';
+import { floorFor } from './roles';
+
+/** One task: its clock, what other threads found meanwhile, and what was told last. */
+export class Job {
+  readonly solver: Solver;
+  stopped = false;
+  private told = Infinity;
+  private toldFloor = 0;
+  private sentBound = -Infinity;
+  /** The best plan from elsewhere that has not been taken up. */
+  private waiting: Saved | null = null;
+  readonly compiled: Compiled;
+  private readonly problem: Problem;
+
+  constructor(readonly task: Task) {
+    const { compiled, problem } = problemOf(task);
+    [this.compiled, this.problem] = [compiled, problem];
+    this.tellFirst();
+    const { seed, seconds, role } = task;
+    const floor = floorFor(role, compiled.offers, seconds);
+    // By steps nothing is timed, so that they come out alike everywhere.
+    const isTimed = role !== 'steps';
+    this.solver = new Solver(compiled, {
+      seed,
+      trialDonors: role === 'trial',
+      boundSteps: isTimed ? floor.steps : Math.min(600, Math.ceil(task.iterations / 10)),
+      boundTime: isTimed ? { now: () => performance.now() / 1000, seconds: floor.seconds } : undefined,
+    });
+    this.tellBest();
+  }
+
+  /** A plan at once: should the time be over before the search has begun, there is one to give. */
+  private tellFirst(): void {
+    if (this.task.role === 'floor') return;
+    const first = cheapestEach(this.compiled).save();
+    const byHand = { cheapestEach: Math.round(first.cost), fewestSellers: Math.round(first.cost) };
+    const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
+    this.tell({ say: 'better', saved: first, plan, whole: false });
+  }
+
+  tell(message: FromThread): void {
+    this.task.port.postMessage(message);
+  }
+
+  get elapsed(): number {
+    return (Date.now() - this.task.began) / 1000;
+  }
+
+  get left(): number {
+    return this.task.seconds - this.elapsed;
+  }
+
+  get over(): boolean {
+    return this.stopped || this.left <= 0;
+  }
+
+  /** Reads what came in: plans from elsewhere, which wait to be taken up, or the word to stop. */
+  hear(): void {
+    for (;;) {
+      const got = receiveMessageOnPort(this.task.port) as { message: ToThread } | undefined;
+      if (!got) return;
+      const { message } = got;
+      if (message.say === 'stop') this.stopped = true;
+      if (message.say !== 'adopt') continue;
+      if (!this.waiting || scoreOf(message.saved) < scoreOf(this.waiting)) this.waiting = message.saved;
+    }
+  }
+
+  /** Reads what came in, and goes on from a plan from elsewhere that is better. */
+  listen(): void {
+    this.hear();
+    if (this.waiting && this.solver.adopt(this.waiting)) this.told = scoreOf(this.solver.best);
+    this.waiting = null;
+  }
+
+  tellBest(): void {
+    const { best } = this.solver;
+    // A plan that leaves more unmet than it might has a floor of its own, which goes with it.
+    const ownFloor = this.solver.leavesLeast ? 0 : this.solver.floor;
+    if (scoreOf(best) < this.told - 1e-9 || ownFloor > this.toldFloor) {
+      this.told = scoreOf(best);
+      this.toldFloor = ownFloor;
+      const plan = this.solver.plan(this.problem, 'bestSoFar');
+      this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
+    }
+    if (this.solver.leavesLeast) this.sendBound(this.solver.floor);
+  }
+
+  sendBound(floor: number): void {
+    if (!Number.isFinite(floor) || floor <= this.sentBound) return;
+    this.sentBound = floor;
+    this.tell({ say: 'floor', floor });
+  }
+}
