@@ -1,58 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { BLANK_ORDER, type Order } from '../records';
-import { asId, type OrderId } from '../shared/ids';
+import { asId } from '../shared/ids';
 import { keepSticker, newSticker } from '../stickers';
+import { bench, kelp, ordered } from '../testing/promised';
 import { el } from '../testing/world';
-import { did, doneAndBack, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
+import { did, doneAndBack, planned, testSource, zoneId } from '../testing/workbench';
 import type { Workbench } from '../workbench';
+import { added, BLANK_ENTRY, grade, modelAccount, OUTSIDE, type Entry } from '../ledger';
 import {
-  added,
-  BLANK_ENTRY,
-  grade,
-  modelAccount,
-  orderAccount,
-  OUTSIDE,
-  stockAccount,
-  type Entry,
-} from '../ledger';
-import { TEST_TRAY } from '../testing/workbench';
-import {
-  asideNow,
   briefOf,
   compromises,
-  deleteAttempt,
-  isAsideOver,
-  keepAttempt,
   keepAwaited,
   keepBrief,
-  keepLetter,
-  keepLooks,
-  letterState,
-  lookedAgain,
-  looksOf,
   markParts,
   mustStay,
-  newAttempt,
   newAwaited,
-  newLetter,
-  putAsideUntil,
   readyChance,
   rulesNow,
-  spendTime,
-  timeByModification,
   touchedBy,
   wouldBreak,
 } from './index';
 import { answerFinding, keepFinding } from '../inspection';
 import { takeTally } from '../ledger';
 
-const kelp = el('brick 2x4', 'kelp');
-const bench = () =>
-  makeWorkbench({
-    zones: { Wall: ['20 brick 2x4 ash'], Roof: ['12 slope 45 2x2 chalk yellowed', '3 plate 1x4 kelp'] },
-    stock: ['4 brick 2x4 kelp'],
-    prices: ['brick 2x4 ash 10', 'brick 2x4 kelp 12', 'slope 45 2x2 chalk 9'],
-  });
 const on = (b: Workbench, rule: string, text = ''): Workbench => {
   const brief = briefOf(b);
   return did(b, keepBrief(b, { ...brief, rules: [...brief.rules, { rule, limit: 0, text }] }));
@@ -190,38 +159,6 @@ describe('rules of parts', () => {
   });
 });
 
-/** An order of 5, due on a day; received on another, or still to come. */
-function ordered(b: Workbench, id: string, due: string, came: string | null): void {
-  const order: Order = {
-    ...BLANK_ORDER,
-    id: asId<OrderId>(id),
-    build: b.build,
-    seller: id,
-    due,
-    placedAt: '2026-01-01',
-  };
-  const at = orderAccount(order.id);
-  const piece = { element: kelp, grade: grade('new'), qty: 5, worth: 12 };
-  const entry = (
-    kind: Entry['kind'],
-    loggedAt: string,
-    from: Entry['movements'][number]['from'],
-    to: typeof from,
-  ): Entry => ({
-    ...BLANK_ENTRY,
-    id: asId(`${kind} ${id}`),
-    build: b.build,
-    kind,
-    order: order.id,
-    loggedAt,
-    movements: [{ ...piece, from, to }],
-  });
-  did(b, { label: 'o', diff: added('order', order) });
-  did(b, { label: 'o', diff: added('entry', entry('order', '2026-01-01', OUTSIDE, at)) });
-  if (came)
-    did(b, { label: 'o', diff: added('entry', entry('transfer', came, at, stockAccount(TEST_TRAY))) });
-}
-
 describe('ready by a day', () => {
   it("is as likely as one's own parcels have kept their days", () => {
     const b = on(bench(), 'ready by a day', '2026-02-12');
@@ -266,82 +203,5 @@ describe('compromises', () => {
     expect(found[0]).toMatchObject({ wants: kelp, atHand: 1, each: 12, can: true });
     did(b, keepAwaited(b, { ...[...b.records.awaitedPlace.values()][0]!, chosen: true }));
     expect(compromises(b)).toHaveLength(1);
-  });
-});
-
-describe('what is kept beside the sums', () => {
-  it('attempts keep a reason only while they are dropped', () => {
-    const b = bench();
-    const made = { ...newAttempt(b, testSource('a'), zoneId('Roof')), what: 'a turning vane' };
-    const before = takeTally(b.planned, { of: 'build' }, b.priceOf);
-    doneAndBack(b, keepAttempt(b, { ...made, state: 'dropped' }));
-    expect(b.records.attempt.get(made.id)!.end).toBe('another reason');
-    did(b, keepAttempt(b, { ...made, state: 'works', end: 'too heavy' }));
-    expect(b.records.attempt.get(made.id)!.end).toBe(null);
-    expect(takeTally(b.planned, { of: 'build' }, b.priceOf)).toEqual(before);
-    doneAndBack(b, deleteAttempt(b.records.attempt.get(made.id)!));
-  });
-
-  it('letters count what was not answered', () => {
-    const b = bench();
-    const made = newLetter(b, testSource('l'));
-    const line = (side: 'asked' | 'answered') => ({ on: '2026-01-01', side, what: '' });
-    doneAndBack(
-      b,
-      keepLetter(b, {
-        ...made,
-        lines: [line('asked'), line('answered'), line('asked'), line('asked')],
-        nextOn: '2026-03-01',
-      }),
-    );
-    const kept = b.records.letter.get(made.id)!;
-    expect(letterState(kept, '2026-02-28')).toEqual({ unanswered: 2, isDue: false });
-    expect(letterState(kept, '2026-03-01T10:00:00Z').isDue).toBe(true);
-    expect(letterState({ ...kept, lines: [line('asked'), line('answered')], nextOn: '' }, '2030')).toEqual({
-      unanswered: 0,
-      isDue: false,
-    });
-  });
-
-  it('time: days come from the log, minutes are typed, waiting stands beside them', () => {
-    const b = bench();
-    planned(b, testSource('t'), { on: [{ element: kelp, qty: 2 }] });
-    const m = b.modifications[0]!.id;
-    expect(timeByModification(b, '2026-02-01')).toEqual([]);
-    const entry = last(b);
-    did(b, {
-      label: 'x',
-      diff: {
-        added: [],
-        removed: [],
-        changed: [
-          { type: 'entry', from: entry, to: { ...entry, state: 'done', loggedAt: '2026-01-05T10:00:00Z' } },
-        ],
-      },
-    });
-    doneAndBack(b, spendTime(b, { modification: m, minutes: 40, note: '' }, testSource('m')));
-    did(b, spendTime(b, { modification: null, minutes: 5, note: '' }, testSource('n')));
-    ordered(b, 'late', '2026-01-10', null);
-    expect(timeByModification(b, '2026-02-01')).toEqual([
-      { modification: m, days: 1, first: '2026-01-05', last: '2026-01-05', minutes: 40, waited: 0 },
-      { modification: null, days: 0, first: '', last: '', minutes: 5, waited: 31 },
-    ]);
-  });
-
-  it('a build is put aside until a day, and looked at again', () => {
-    const b = bench();
-    expect(asideNow(b)).toBe(null);
-    doneAndBack(b, putAsideUntil(b, '2026-02-01', 'the roof', testSource('p')));
-    const aside = asideNow(b)!;
-    expect([isAsideOver(aside, '2026-01-31'), isAsideOver(aside, '2026-02-01')]).toEqual([false, true]);
-    doneAndBack(b, lookedAgain(aside, testSource('q')));
-    expect(asideNow(b)).toBe(null);
-  });
-
-  it('looks are said once for a build', () => {
-    const b = bench();
-    expect(looksOf(b)).toMatchObject({ symmetry: 'not said', row: '' });
-    doneAndBack(b, keepLooks(b, { ...looksOf(b), symmetry: 'mirrored', row: 'quay' }));
-    expect(looksOf(b)).toMatchObject({ symmetry: 'mirrored', row: 'quay' });
   });
 });

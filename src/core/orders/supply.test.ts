@@ -1,15 +1,14 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addModification, Workbench } from '../workbench';
+import { Workbench } from '../workbench';
 import { writeCsv } from '../formats';
 import { ordersTable, ORDERS_COLUMNS, pickTable } from './parts-tables';
-import { added, BLANK_ENTRY, entryFault, joinDiffs, overdrafts, type Diff, type Intent } from '../ledger';
-import { grade, modelAccount, orderAccount, sparesAccount, stockAccount } from '../places';
+import { entryFault, overdrafts, type Intent } from '../ledger';
+import { orderAccount, sparesAccount } from '../places';
 import { solveBySteps } from '../sourcing';
 import { elementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
 import { faultsOf } from '../testing/sourcing';
-import { did, makeWorkbench, planned, testSource, zoneId } from '../testing/workbench';
+import { did, makeWorkbench, planned, testSource } from '../testing/workbench';
 import { donorReport } from '../stock';
 import { boxFor, offerOf, sellerOf } from '../testing/market';
 import { el } from '../testing/world';
@@ -24,7 +23,7 @@ import {
   type MarketAnswer,
   type MarketSeller,
 } from '../market';
-import { needBy, needOf, pickList } from '../need';
+import { needBy, needOf } from '../need';
 import { placePlan } from './place-plan';
 
 const source = testSource();
@@ -256,62 +255,6 @@ it('orders and the pick list are files', () => {
   const quantity = rows.slice(1).reduce((s, r) => s + Number(r.split(',')[4]), 0);
   expect(quantity).toBe(found.buys.reduce((s, b) => s + b.qty, 0));
   expect(writeCsv(pickTable(workbench))).toContain('A1,12,brick 1x2,ash,,used');
-});
-
-it('a pick list goes by the trays, or by shape, for one modification or all', () => {
-  const workbench = wall();
-  did(workbench, addModification(workbench, 'Other', zoneId('Wall'), source));
-  expect(pickList(workbench, 'tray').map((l) => [l.where, l.element, l.qty])).toEqual([['A1', ash, 12]]);
-  expect(pickList(workbench, 'shape', workbench.modifications.at(-1)!.id)).toEqual([]);
-});
-
-it('a pick list asks for no more than lies there, though several plans want it', () => {
-  const workbench = makeWorkbench({ zones: { Wall: ['1 brick 1x2 slate'] }, stock: ['5 brick 1x2 ash'] });
-  const from = stockAccount([...workbench.records.tray.values()][0]!.id);
-  const to = modelAccount(zoneId('Wall'));
-  const wants = (no: number, qty: number): Diff =>
-    added('entry', {
-      ...BLANK_ENTRY,
-      id: `e${no}` as never,
-      build: workbench.build,
-      kind: 'add',
-      state: 'planned',
-      no,
-      loggedAt: source.now,
-      movements: [{ element: ash, grade: grade('used'), qty, from, to, worth: null }],
-    });
-  did(workbench, { label: 'two plans for one tray', diff: joinDiffs(wants(91, 4), wants(92, 4)) });
-  expect(pickList(workbench, 'tray')).toMatchObject([{ element: ash, qty: 5, entries: ['e91', 'e92'] }]);
-});
-
-describe('when a parcel is there', () => {
-  const punctual = { days: 5, spread: 2, late: 0 };
-
-  it('is even odds on the usual day, and follows the normal distribution within a hundredth', () => {
-    expect(chanceWithin(punctual, 5)).toBe(0.5);
-    // Table of the normal distribution at -2, -1, 1 and 2 standard deviations.
-    [0.0228, 0.1587, 0.8413, 0.9772].forEach((share, i) =>
-      expect(Math.abs(chanceWithin(punctual, [1, 3, 7, 9][i]!) - share)).toBeLessThan(0.01),
-    );
-  });
-
-  it('is likelier with every day, and never surer than the seller is punctual', () =>
-    fc.assert(
-      fc.property(
-        fc.record({
-          days: fc.integer({ min: 1, max: 40 }),
-          spread: fc.double({ min: 0, max: 10, noNaN: true }),
-          late: fc.double({ min: 0, max: 1, noNaN: true }),
-        }),
-        fc.integer({ min: 0, max: 90 }),
-        (seller, days) => {
-          const chance = chanceWithin(seller, days);
-          expect(chance).toBeLessThanOrEqual(chanceWithin(seller, days + 1));
-          expect(chance).toBeGreaterThanOrEqual(0);
-          expect(chance).toBeLessThanOrEqual(1 - seller.late);
-        },
-      ),
-    ));
 });
 
 it('an order’s account is where its pieces wait', () => {
