@@ -26,6 +26,7 @@ export default defineConfig({
           name: 'around it',
           include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.mjs'],
           exclude: [CORE],
+          setupFiles: ['src/screens/testing/patience.ts'],
         },
       },
     ],
