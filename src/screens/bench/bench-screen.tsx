@@ -2,25 +2,15 @@
 
 import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import {
-  beginWithLine,
-  draftModification,
-  editEntry,
-  logLine,
-  readLine,
-  type BuildSnapshot,
-  type Workbench,
-} from '@/core/workbench';
-import type { Scope } from '@/core/ledger';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { draftModification, type BuildSnapshot } from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
-import type { ZoneId } from '@/core/shared/ids';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
 import { AgainDialog } from './again-dialog';
 import { BalanceBand } from './balance-band';
 import { BuildBar } from '../common/build-bar';
-import { BuildContext, useBuild, useBuildStore } from '../common/build-store';
+import { BuildContext, useBuild } from '../common/build-store';
 import { useOpenedStore } from '../common/build-screen';
 import { BuildDialog } from './build-dialog';
 import { CameFromDialog } from './came-from-dialog';
@@ -41,6 +31,7 @@ import { UnpricedDialog } from './unpriced-dialog';
 import { useBenchActs } from './use-bench-acts';
 import { useBenchAddress } from './use-bench-address';
 import { useBenchCommands } from './use-bench-commands';
+import { readTyped, scopeOf, useEnter } from './use-enter';
 import { useBackground } from '../common/use-background';
 import { WhatIfsDialog } from './what-ifs-dialog';
 import { Worklog } from './worklog';
@@ -56,9 +47,6 @@ export function BenchScreen({ snapshot }: { snapshot: BuildSnapshot }) {
   );
 }
 
-/** What the figures at the top are of: the zone that is looked at, or the build. */
-const scopeOf = (zone: ZoneId | null): Scope => (zone ? { of: 'zone', zone } : { of: 'build' });
-
 type Side = 'model' | 'worklog' | 'consequences';
 
 function Bench() {
@@ -68,7 +56,6 @@ function Bench() {
   const selected = useBuild((s) => s.selected);
   const editing = useBuild((s) => s.editing);
   const logPlanned = useBuild((s) => s.logPlanned);
-  const perform = useBuild((s) => s.perform);
   const set = useBuild((s) => s.set);
   const source = useBuild((s) => s.source);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
@@ -83,22 +70,10 @@ function Bench() {
   }, [workbench, version, chosen, zone, source]);
   const modification = chosen ?? draft;
   const old = editing ? workbench.records.entry.get(editing) : undefined;
-  const readingOf = useCallback(
-    (on: Workbench, text: string) =>
-      text.trim() && modification
-        ? readLine(on, text, {
-            modification,
-            planned: logPlanned,
-            without: old ? [old] : [],
-            scope: scopeOf(zone),
-          })
-        : null,
-    [modification, logPlanned, old, zone],
-  );
   const reading = useMemo(() => {
     void version;
-    return readingOf(workbench, line);
-  }, [workbench, version, line, readingOf]);
+    return readTyped(workbench, { line, logPlanned, zone }, modification ?? null, old);
+  }, [workbench, version, line, logPlanned, zone, modification, old]);
   const acts = useBenchActs(setDialog);
   useBenchAddress(dialog, setDialog);
   const pick = useCallback(
@@ -112,33 +87,8 @@ function Bench() {
     set({ line: '', editing: null });
     (document.activeElement as HTMLElement | null)?.blur();
   };
-  const store = useBuildStore();
   useFocusInLine();
-  const entering = useRef(false);
-  const enter = async () => {
-    // A second press while the first still waits for what is at hand is the same wish.
-    if (entering.current) return;
-    entering.current = true;
-    await logTyped().finally(() => (entering.current = false));
-  };
-  const logTyped = async () => {
-    // What is at hand decides where a part comes from: a line is logged when all of that is known, a moment after opening.
-    const asRead = workbench.isComplete;
-    if (!asRead) await store.getState().learn();
-    const now = store.getState().workbench;
-    const said = asRead ? reading : readingOf(now, line);
-    if (!said?.ready) return set({ notice: null });
-    if (old) perform(editEntry(old, said, source()));
-    else if (chosen) perform(logLine(now, said, line, source()));
-    else if (draft) {
-      const begun = beginWithLine(now, draft, said, line, source());
-      perform(begun);
-      set({ selected: begun.id });
-    }
-    // What was typed while it waited is the next line, and stays.
-    if (store.getState().line === line) set({ line: '', editing: null });
-    else set({ editing: null });
-  };
+  const enter = useEnter(reading, draft);
   return (
     <PaletteProvider palette={workbench.palette}>
       <div className="page-box flex flex-col">
@@ -165,7 +115,7 @@ function Bench() {
         </main>
         <LogLine
           reading={reading}
-          onEnter={() => void enter()}
+          onEnter={enter}
           onCancel={leave}
           onSources={() => setDialog({ dialog: 'sources' })}
         />
