@@ -61,7 +61,8 @@ export class ClosedSellers {
     for (let lot = 0; lot < c.lots; lot++)
       this.paid[lot] = state.open[lot]! > 0 ? this.cheapestOpen(lot) : state.dearest(lot);
     let [best, most] = [-1, -Infinity];
-    const tries = state.parcels + 1 >= c.maxSellers ? CANDIDATES_OF_FEW : CANDIDATES;
+    const isLimited = c.maxSellers < c.sellers && state.parcels + 1 >= c.maxSellers;
+    const tries = isLimited ? CANDIDATES_OF_FEW : CANDIDATES;
     for (let i = 0; i < tries; i++) {
       const s = this.draw();
       if (state.active[s]! > 0 || this.shut[s] || c.offersOfSeller[s]!.length === 0) continue;

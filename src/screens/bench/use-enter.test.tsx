@@ -78,6 +78,33 @@ describe('Enter in the log line', () => {
     expect(one.added()).toEqual([]);
   });
 
+  it('gives the line back where what is at hand cannot be learnt, and goes on with the next', async () => {
+    const { user, line, store, added, tellAll } = open();
+    const { learn } = store.getState();
+    act(() => store.setState({ learn: () => Promise.reject(new Error('no answer')) }));
+    await user.type(line, '-1 plate 2x3 chalk{Enter}');
+    await waitFor(() => expect(line.value).toBe('-1 plate 2x3 chalk'));
+    act(() => store.setState({ learn }));
+    await user.type(line, '{Enter}');
+    await tellAll();
+    await waitFor(() => expect(added()).toEqual(['1 plate 2x3|chalk']));
+  });
+
+  it('asks before a window closes while a line waits, and no longer after', async () => {
+    const closing = () => {
+      const event = new Event('beforeunload', { cancelable: true });
+      window.dispatchEvent(event);
+      return event.defaultPrevented;
+    };
+    const { user, line, added, tellAll } = open();
+    expect(closing()).toBe(false);
+    await user.type(line, '-1 plate 2x3 chalk{Enter}');
+    expect(closing()).toBe(true);
+    await tellAll();
+    await waitFor(() => expect(added()).toHaveLength(1));
+    expect(closing()).toBe(false);
+  });
+
   it('tells what could not be logged where something else was typed by then', async () => {
     const { user, line, store, tellAll, added } = open();
     await user.type(line, '-1 nothing of the kind{Enter}');

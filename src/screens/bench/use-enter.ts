@@ -80,12 +80,25 @@ async function logWhenKnown(store: BuildStore, typed: Typed): Promise<void> {
     kind: 'said' as const,
   };
   const timer = setTimeout(() => set({ notice: waits }), SAID_AFTER_MS);
-  const isLogged = await learn()
-    .then(() => logged(store, typed))
-    .finally(() => clearTimeout(timer));
-  if (isLogged) return;
-  if (store.getState().line === '') set({ line: typed.line, editing: typed.editing });
-  else set({ notice: { text: `“${typed.line}” could not be logged as it is.`, kind: 'refused' } });
+  // It is neither in the field nor sent: who closes the window now is asked.
+  window.addEventListener('beforeunload', stay);
+  try {
+    await learn();
+    if (logged(store, typed)) return;
+  } finally {
+    clearTimeout(timer);
+    window.removeEventListener('beforeunload', stay);
+  }
+  giveBack(store, typed);
+}
+
+const stay = (e: BeforeUnloadEvent): void => e.preventDefault();
+
+/** Puts a line that was not logged back, or tells it where the next one is being typed. */
+function giveBack(store: BuildStore, { line, editing }: Typed): void {
+  const { line: now, set } = store.getState();
+  if (now === '') set({ line, editing });
+  else set({ notice: { text: `“${line}” could not be logged as it is.`, kind: 'refused' } });
 }
 
 /**
@@ -104,7 +117,8 @@ export function useEnter(reading: LineReading | null, draft: Modification | null
     }
     if (!line.trim()) return;
     set({ line: '', editing: null });
-    const wait = () => logWhenKnown(store, typed);
-    before.current = before.current.then(wait, wait);
+    before.current = before.current
+      .then(() => logWhenKnown(store, typed))
+      .catch(() => giveBack(store, typed));
   };
 }

@@ -61,9 +61,13 @@ const WANDER = { from: 0.4, steps: 250, least: 0.15 };
 /** Wanders from the best plan and divides what it comes to, again and again. */
 export async function wanderAndDivide(job: Job, until: number): Promise<void> {
   const left = (): number => Math.min(until, job.task.seconds) - job.elapsed;
+  const isOver = (): boolean => {
+    job.hear();
+    return job.over || left() <= 0;
+  };
   while (!job.over && left() > WANDER.least) {
     job.listen();
-    const found = job.solver.wander(WANDER.from, WANDER.steps, () => job.over || left() <= 0);
+    const found = job.solver.wander(WANDER.from, WANDER.steps, isOver);
     job.tellBest();
     await divide(job, found, left());
   }

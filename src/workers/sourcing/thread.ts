@@ -217,9 +217,8 @@ async function solve(task: Task): Promise<void> {
   else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, task.seconds);
   else if (task.role === 'floor') proveBound(job);
-  else if (isLarge(job.compiled.offers)) {
-    await searchLarge(job);
-  } else await searchInRounds(job);
+  else if (isLarge(job.compiled.offers)) await searchLarge(job);
+  else await searchInRounds(job);
   job.tell({ say: 'done' });
 }
 
