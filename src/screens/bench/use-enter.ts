@@ -97,7 +97,7 @@ const stay = (e: BeforeUnloadEvent): void => e.preventDefault();
 /** Puts a line that was not logged back, or tells it where the next one is being typed. */
 function giveBack(store: BuildStore, { line, editing }: Typed): void {
   const { line: now, set } = store.getState();
-  if (now === '') set({ line, editing });
+  if (now === '') set({ line, editing, notice: null });
   else set({ notice: { text: `“${line}” could not be logged as it is.`, kind: 'refused' } });
 }
 

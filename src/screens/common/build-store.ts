@@ -23,7 +23,7 @@ import { windowOutbox } from '../sending/window-outbox';
 
 export interface Notice {
   readonly text: string;
-  readonly kind: 'said' | 'refused' | 'elsewhere' | 'done';
+  readonly kind: 'said' | 'waits' | 'refused' | 'elsewhere' | 'done';
   /** What failed, to be tried again by one press. */
   readonly again?: Command;
   /** The action that is undone by one press. */

@@ -11,6 +11,7 @@ const MARKS: Readonly<Record<Notice['kind'], string>> = {
   refused: '▲',
   elsewhere: '⇄',
   said: '✓',
+  waits: '…',
   done: '✓',
 };
 
