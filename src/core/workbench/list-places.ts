@@ -7,6 +7,9 @@ const LEAST_STEP = 1e-6;
 export const byPlace = <T extends Placed & { readonly no: number }>(a: T, b: T): number =>
   a.position - b.position || a.no - b.no;
 
+/** The order of a list in which no two things stand at one position. */
+export const byPosition = (a: Placed, b: Placed): number => a.position - b.position;
+
 /** Something that stands in an ordered list. */
 interface Placed {
   readonly position: number;

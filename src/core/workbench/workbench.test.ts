@@ -1,75 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import {
-  added,
-  changed,
-  EMPTY_DIFF,
-  grade,
-  invertDiff,
-  joinDiffs,
-  placeOf,
-  stepsOf,
-  type Entry,
-  type RecordSet,
-} from '../ledger';
-import { asId, countingIds, type BuildId, type WhatIfId } from '../shared/ids';
-import { BUILD, COPIES, el, MODIFICATIONS, ORDERS, PRICES, randomLog, TRAYS, ZONES } from '../testing/world';
+import { added, changed, EMPTY_DIFF, invertDiff } from '../ledger';
+import { asId, countingIds, type WhatIfId } from '../shared/ids';
+import { BUILD, el, MODIFICATIONS, randomLog, ZONES } from '../testing/world';
+import { balancesOf, snapshotOf } from '../testing/world-snapshot';
 import {
   adoptWhatIf,
-  byPlace,
   deleteModification,
   deleteWhatIf,
   editEntry,
   kindsToBuy,
   logLine,
   markDone,
-  moveEntries,
-  moveModification,
   placeOrder,
   readLine,
   recordsOf,
   recordSetOf,
   toBuy,
   Workbench,
-  type BuildSnapshot,
 } from './index';
-import { applyDiff, emptyRecordSet } from '../ledger';
-
-function snapshotOf(entries: readonly Entry[]): BuildSnapshot {
-  const records: RecordSet = applyDiff(
-    emptyRecordSet(),
-    joinDiffs(
-      added('build', { id: BUILD as BuildId, name: 'House', note: '', createdAt: '', archived: false }),
-      added('copy', ...COPIES.values()),
-      added('zone', ...ZONES),
-      added('modification', ...MODIFICATIONS),
-      added('order', ...ORDERS.values()),
-      added('price', ...PRICES),
-      added('tray', ...TRAYS.map((id, i) => ({ id, name: id, place: '', position: i }))),
-      added('entry', ...entries),
-    ),
-  );
-  return {
-    workspace: 'test',
-    complete: true,
-    revision: 1,
-    build: BUILD,
-    records: recordsOf(records),
-    surroundings: [],
-    plannedElsewhere: [],
-    undoRedo: { undo: null, redo: null },
-  };
-}
 
 const source = () => ({ newId: countingIds('n'), now: '2026-11-24' });
 const m1 = MODIFICATIONS[0]!;
-const balances = (w: Workbench) =>
-  [w.built, w.planned].map((b) =>
-    b.balances
-      .rows()
-      .map((r) => JSON.stringify(r))
-      .sort(),
-  );
-
 describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
   const log = randomLog(seed, 120);
   const open = () => new Workbench(snapshotOf(log.entries));
@@ -94,7 +45,7 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
 
   it('reads a line and leaves its books as they were', () => {
     const w = open();
-    const before = balances(w);
+    const before = balancesOf(w);
     for (const line of [
       '+3 plate 2x3 chalk, -1 brick 1x2 ash',
       '~1 arch 1x4 ash > bark plan',
@@ -103,7 +54,7 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
       '+1 zz',
     ])
       readLine(w, line, { modification: m1, planned: false });
-    expect(balances(w)).toEqual(before);
+    expect(balancesOf(w)).toEqual(before);
   });
 
   it('says before Enter exactly what the books say after it', () => {
@@ -134,90 +85,9 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
     w.apply(done.value.diff);
     w.apply(deleteModification(w, w.modifications[3]!).diff);
     const fresh = new Workbench({ ...snapshotOf([]), records: w.recordList() });
-    expect(balances(w)).toEqual(balances(fresh));
+    expect(balancesOf(w)).toEqual(balancesOf(fresh));
     for (const scope of [{ of: 'build' } as const, { of: 'modification', modification: m1.id } as const])
       expect(w.planned.figures(scope)).toEqual(fresh.planned.figures(scope));
-  });
-
-  it('places part of a plan, and the two parts make the whole', () => {
-    const w = open();
-    const line = '+46 tile 2x2 bark plan at 0.04';
-    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
-    const entry = w.entries.find((e) => e.id === 'n-1')!;
-    const before = w.planned.figures({ of: 'build' });
-    const done = markDone(w, [entry], { newId: () => 'rest', now: '' }, 31);
-    if (!done.ok) throw new Error(JSON.stringify(done.reason));
-    w.apply(done.value.diff);
-    expect(w.planned.figures({ of: 'build' })).toEqual(before);
-    const parts = w.entries.filter((e) => e.splitFrom === entry.id);
-    expect(parts.map((e) => [e.state, stepsOf(e)]).sort()).toEqual([
-      ['done', 31],
-      ['planned', 15],
-    ]);
-  });
-
-  it('moves entries and modifications to a place, keeping the order of the others', () => {
-    const w = open();
-    const list = () =>
-      w.entries.filter((e) => e.modification === m1.id).sort((a, b) => a.position - b.position);
-    const [first, second, third] = list();
-    if (!first || !second || !third) throw new Error('the log is too short');
-    w.apply(moveEntries(w, [third], m1.id, first).diff);
-    expect(
-      list()
-        .slice(0, 3)
-        .map((e) => e.id),
-    ).toEqual([third.id, first.id, second.id]);
-    w.apply(
-      moveEntries(
-        w,
-        [third, first].map((e) => w.records.entry.get(e.id)!),
-        m1.id,
-        null,
-      ).diff,
-    );
-    expect(
-      list()
-        .slice(-2)
-        .map((e) => e.id),
-    ).toEqual([third.id, first.id]);
-    w.apply(moveModification(w, w.modifications[3]!, w.modifications[0]!).diff);
-    expect(w.modifications.map((m) => m.no)).toEqual([4, 1, 2, 3]);
-  });
-
-  it('moves the last to the second place any number of times, and every move is taken back', () => {
-    const w = open();
-    const list = () => w.entries.filter((e) => e.modification === m1.id).sort(byPlace);
-    const ids = () => list().map((e) => e.id);
-    const mods = () => w.modifications.map((m) => m.id);
-    let [entries, modifications] = [ids(), mods()];
-    for (let i = 0; i < 120; i++) {
-      const move = moveEntries(w, list().slice(-1), m1.id, list()[1]!).diff;
-      w.apply(move);
-      entries = [entries[0]!, entries.at(-1)!, ...entries.slice(1, -1)];
-      expect([i, ids()]).toEqual([i, entries]);
-      w.apply(moveModification(w, w.modifications.at(-1)!, w.modifications[1]!).diff);
-      modifications = [modifications[0]!, modifications.at(-1)!, ...modifications.slice(1, -1)];
-      expect([i, mods()]).toEqual([i, modifications]);
-      if (i % 10 > 0) continue;
-      w.apply(invertDiff(move));
-      expect(ids()).toEqual([...entries.filter((_, k) => k !== 1), entries[1]]);
-      w.apply(move);
-    }
-    const numbers = list().map((e) => e.position);
-    expect(Math.min(...numbers.slice(1).map((n, i) => n - numbers[i]!))).toBeGreaterThan(1e-7);
-  });
-
-  it('keeps the clauses of an edited line beside it, however close the next entry is', () => {
-    const w = open();
-    const list = () => w.entries.filter((e) => e.modification === m1.id).sort(byPlace);
-    const [first, next] = list();
-    w.apply(changed('entry', next!, { position: first!.position + 1e-6 }));
-    const line = '-1 plate 2x3 chalk; -1 brick 1x2 ash; +1 brick 1x2 ash';
-    const reading = readLine(w, line, { modification: m1, planned: false });
-    w.apply(editEntry(w.records.entry.get(first!.id)!, reading, source()).diff);
-    expect(list()[0]!.id).toBe(first!.id);
-    expect(list()[3]!.id).toBe(next!.id);
   });
 
   it('orders what is to buy without changing what the plan costs but for the postage', () => {
@@ -290,43 +160,6 @@ describe.each([1, 2, 3])('the bench (seed %i)', (seed) => {
     expect(adopting.planned.figures({ of: 'build' }).in).toBe(plan + 9);
     expect(dropping.planned.figures({ of: 'build' })).toEqual(open().planned.figures({ of: 'build' }));
     expect(dropping.entries.length).toBe(log.entries.length);
-  });
-});
-
-describe('placing', () => {
-  it('takes what was to be bought from own parts when it is there by then', () => {
-    const log = randomLog(1, 0);
-    const w = new Workbench(snapshotOf(log.entries));
-    const line = '+4 tile 2x2 lagoon plan';
-    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
-    const stock = { ...w.entries.find((e) => e.kind === 'add-stock')!, id: asId<Entry['id']>('more') };
-    const lagoon = {
-      ...stock.movements[0]!,
-      element: el('tile 2x2', 'lagoon'),
-      grade: grade('used'),
-      qty: 3,
-    };
-    w.apply(added('entry', { ...stock, movements: [lagoon] }));
-    const done = markDone(w, [w.entries.find((e) => e.id === 'n-1')!], source());
-    if (!done.ok) throw new Error(JSON.stringify(done.reason));
-    w.apply(done.value.diff);
-    const placed = w.entries.find((e) => e.id === 'n-1')!;
-    expect(placed.movements.map((m) => [placeOf(m.from), m.qty])).toEqual([
-      ['stock', 3],
-      ['own', 1],
-    ]);
-  });
-
-  it('says what is in the way, and places nothing', () => {
-    const w = new Workbench(snapshotOf(randomLog(1, 0).entries));
-    const line = '+400 tile 2x2 lagoon plan from own parts';
-    w.apply(logLine(w, readLine(w, line, { modification: m1, planned: false }), line, source()).diff);
-    const before = balances(w);
-    expect(markDone(w, [w.entries.find((e) => e.id === 'n-1')!], source())).toMatchObject({
-      ok: false,
-      reason: { reason: 'not at hand' },
-    });
-    expect(balances(w)).toEqual(before);
   });
 });
 

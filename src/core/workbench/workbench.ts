@@ -3,10 +3,8 @@ import type { CallContext, Lexicon, PrintContext } from '../log-line';
 import type { TypedRecord, Claim } from '../ledger';
 import {
   applyDiff,
-  donorAccount,
   Books,
   keptAt,
-  openPlaceholders,
   priceLookup,
   type BooksContext,
   type Copy,
@@ -23,16 +21,15 @@ import {
 import type { ElementKey } from '../parts';
 import { assert } from '../shared/assert';
 import type { BuildId, ColourId, ModificationId, WhatIfId } from '../shared/ids';
+import { boxesOf, callContextOf, draftContextOf, printContextOf } from './contexts';
 import { diffOfBuild } from './diff-of-build';
-import { byPlace } from './list-places';
+import { byPlace, byPosition } from './list-places';
 import { listsOf, type EntryLists } from './entry-lists';
 import { Ordered } from './ordered';
 import { paletteOf } from './palette-of';
 import { reachOf, type Reach } from './reach';
 import { recordSetOf, recordsOf, type Surroundings, type BuildSnapshot, type Knowledge } from './snapshot';
 import { aliasesOf, Vocabulary } from './vocabulary';
-
-const byPosition = <T extends { position: number }>(a: T, b: T): number => a.position - b.position;
 
 /**
  * One build on the bench: its records, its books as built and as planned, and the lexicon of the log line. The same
@@ -270,56 +267,24 @@ export class Workbench {
     return this.palette.find((c) => c.id === id);
   }
 
-  /** What the log line looks things up in. What takes a while to make is made when it is first looked at. */
+  /** What the log line looks things up in. */
   callContext(): CallContext {
-    const reach = () => (this.reach ??= reachOf(this.built, this.planned));
-    const words = () => this.lexicon;
-    const open = () => openPlaceholders(this.planned.entries);
-    return {
-      ...this.printContext,
-      get lexicon() {
-        return words();
-      },
-      get placeholders() {
-        return open();
-      },
-      onModel: (e) => reach().onModel.has(e),
-      atHand: (e) => reach().atHand.has(e),
-    };
+    return callContextOf(this, () => (this.reach ??= reachOf(this.built, this.planned)));
   }
 
   /** The boxes that are broken up for the build, or that it was taken apart into, in the order in which they are taken from. */
   get boxes(): Copy[] {
-    return [...this.records.copy.values()]
-      .filter((c) => c.role === 'donor' || this.built.balances.total(donorAccount(c.id)) > 0)
-      .sort((a, b) => a.setName.localeCompare(b.setName, 'en', { numeric: true }) || (a.id < b.id ? -1 : 1));
+    return boxesOf(this);
   }
 
   /** What printing a line needs to name things by. */
   get printContext(): PrintContext {
-    return {
-      zones: this.zones,
-      assemblies: [...this.records.assembly.values()],
-      boxes: this.boxes.map((c) => ({ id: c.id, name: c.setName })),
-    };
+    return printContextOf(this);
   }
 
   /** What drafting an entry needs. */
   draftContext(): DraftContext {
-    const sources = this.records.buildSources.get(this.build);
-    return {
-      built: this.built,
-      planned: this.planned,
-      rootZone: this.rootZone.id,
-      trays: [...this.records.tray.values()].sort(byPosition).map((t) => t.id),
-      donors: this.boxes.map((c) => c.id),
-      boxesOnly: sources?.boxesOnly ?? false,
-      elsewhere: sources?.elsewhere ?? 'own',
-      orders: [...this.records.order.values()].map((o) => o.id),
-      priceOf: this.priceOf,
-      kept: this.kept,
-      whatIf: this.whatIf,
-    };
+    return draftContextOf(this);
   }
 
   /** The next number for an entry, and the next place in a modification. */
