@@ -94,10 +94,8 @@ export function guessColumns(table: RawTable, purpose: Purpose, palette: readonl
 }
 
 function headingRole(heading: string, purpose: Purpose): ColumnRole | null {
-  const plain = heading.replace(/[_\-.]+/g, ' ').replace(/([a-z])([A-Z])/g, '$1 $2');
-  const found = HEADINGS.find(
-    ([role, pattern]) => pattern.test(plain) && (role === 'ignore' || ROLES_FOR[purpose].includes(role)),
-  );
+  const plain = heading.replace(/[\s_\-.]+/g, ' ').replace(/([a-z])([A-Z])/g, '$1 $2');
+  const found = HEADINGS.find(([role, pattern]) => pattern.test(plain) && ROLES_FOR[purpose].includes(role));
   return found ? found[0] : null;
 }
 
