@@ -13,6 +13,8 @@ interface Page {
   readonly ms: number;
   readonly kB: number;
 }
+/** A field that says below it what is typed, and nothing else: what this machine takes for a key stroke whatever the page. */
+const FIELD_ALONE = `<input id="log-line" oninput="this.nextSibling.textContent = this.value"><p></p>`;
 /** A display shows sixty frames a second: waiting for the next one would be nearly all that is measured. */
 const NO_WAIT = ['--disable-gpu-vsync', '--disable-frame-rate-limit'];
 
@@ -53,6 +55,11 @@ export async function measureWorkspace(): Promise<void> {
     'a key stroke to the screen, house',
     'under 8 ms',
     `${keysTold(big.house)}; demo ${keysTold(demo.house)}`,
+  );
+  say(
+    'a key stroke to the screen, a field alone on an empty page',
+    'what no page is below',
+    summary(demo.alone),
   );
 }
 
@@ -95,9 +102,12 @@ async function measured(server: Server) {
       for (let n = 0; n < 5; n++) opened.push(await interactive(page, `${server.url}${path}`));
       return { opened: opened.slice(1), answers: await answers(page) };
     };
+    await page.setContent(FIELD_ALONE);
+    const alone = await page.evaluate(typing, '-1 brick 1x2 ash');
     const [houseNow, longNow] = [await typed(house), await typed(long)];
     return {
       pages,
+      alone,
       house: { ...houseNow, ...(await inUse(house)) },
       long: { ...longNow, ...(await inUse(long)) },
     };

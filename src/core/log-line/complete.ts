@@ -1,8 +1,9 @@
 import { WHYS } from '../ledger';
 import { colourWords } from '../colour';
-import { partOf, splitElementKey, type ElementKey } from '../parts';
+import { partOf, type ElementKey } from '../parts';
+import type { ColourId } from '../shared/ids';
 import { lex, type Span, type Token } from './lexer';
-import { partNamed, queryWords } from './lexicon';
+import { partNamed, queryWords, type KnownPart } from './lexicon';
 import { placesBegun, placeText } from './places';
 import { printElement } from './print';
 import type { CallContext } from './understand';
@@ -109,22 +110,28 @@ function rank(
     const named = partNamed(head);
     const family = named && partOf(named.id).family.name;
     // Which colours the words name is found once, not for every element.
-    const fitting = tail.length > 0 ? new Set(context.lexicon.coloursLike(tail).map((c) => c.id)) : null;
+    const fitting = tail.length > 0 ? context.lexicon.coloursLike(tail).map((c) => c.id) : null;
     for (const part of context.lexicon.partsLike(head)) {
       const meant = family && partOf(part.id).family.name === family ? 12 : 0;
       const exact = part.id === plain ? 4 : partOf(part.id).variant === '' ? 1 : 0;
-      for (const element of part.elements) {
-        if (found.has(element) || (fitting && !fitting.has(splitElementKey(element).colour))) continue;
+      for (const element of fitting ? elementsIn(part, fitting) : part.elements) {
+        if (found.has(element)) continue;
         const here = present(element);
         if (here || !only) found.set(element, (here ? 10 : 0) + meant + exact + cut * 5);
       }
     }
   }
+  // Thousands may fit "1x2": only those that may be among the first are put in order.
+  const least = Float64Array.from(found.values()).sort().at(-MOST) ?? -Infinity;
   return [...found]
+    .filter(([, score]) => score >= least)
     .sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
     .slice(0, MOST)
     .map(([e]) => e);
 }
+
+const elementsIn = (part: KnownPart, colours: readonly ColourId[]): ElementKey[] =>
+  colours.flatMap((c) => part.byColour.get(c)?.map((k) => k.element) ?? []);
 
 /** After an arrow: colours that the words begin. */
 function targets(clause: readonly Token[], opening: number, context: CallContext): Completion[] {

@@ -2,15 +2,24 @@ import { colourWords, everydayColours, type Colour } from '../colour';
 import { partOf, readPartName, singular, splitElementKey, type ElementKey } from '../parts';
 import type { ColourId, PartId } from '../shared/ids';
 
-/** A part that is known by name, with its words ready to compare. */
+/** A part that is known by name, with its words ready to compare, and its elements. */
 export interface KnownPart {
   readonly id: PartId;
   readonly words: readonly string[];
   readonly elements: readonly ElementKey[];
+  /** The same by colour: a key stroke asks for those of a few colours, and not for all. */
+  readonly byColour: ReadonlyMap<ColourId, readonly KnownElement[]>;
+}
+
+export interface KnownElement {
+  readonly element: ElementKey;
+  readonly print: string;
 }
 
 export interface KnownColour {
   readonly colour: Colour;
+  /** Its name in lower case, whole and word by word. */
+  readonly name: string;
   readonly words: readonly string[];
 }
 
@@ -36,19 +45,23 @@ export class Lexicon {
     private readonly palette: readonly Colour[],
     private readonly aliases: ReadonlyMap<string, ColourId> = new Map(),
   ) {
-    this.colours = palette.map((colour) => ({ colour, words: colourWords(`${colour.id} ${colour.name}`) }));
-    const grouped = new Map<PartId, ElementKey[]>();
+    this.colours = palette.map((colour) => ({
+      colour,
+      name: colour.name.toLowerCase(),
+      words: colourWords(colour.name),
+    }));
+    const grouped = new Map<PartId, Map<ColourId, KnownElement[]>>();
     for (const element of elements) {
-      const { part } = splitElementKey(element);
-      const list = grouped.get(part);
-      if (list) list.push(element);
-      else grouped.set(part, [element]);
+      const { part, colour, print } = splitElementKey(element);
+      const colours = listed(grouped, part, () => new Map<ColourId, KnownElement[]>());
+      listed(colours, colour, () => []).push({ element, print });
     }
-    for (const [id, list] of grouped) this.learn(id, list);
+    for (const [id, byColour] of grouped) this.learn(id, byColour);
   }
 
-  private learn(id: PartId, elements: readonly ElementKey[]): void {
-    const known = { id, words: partWords(id), elements };
+  private learn(id: PartId, byColour: KnownPart['byColour']): void {
+    const elements = [...byColour.values()].flatMap((known) => known.map((k) => k.element));
+    const known = { id, words: partWords(id), elements, byColour };
     this.parts.set(id, known);
     for (const word of known.words) {
       const key = sizeKey(word);
@@ -74,10 +87,10 @@ export class Lexicon {
   /** How well words name a colour: 3 the whole name, 2 from its start, 1 by a later word, 0 not at all. */
   scoreColour(query: readonly string[], known: KnownColour): Score {
     const joined = query.join('-');
-    if (known.colour.id === joined || known.colour.name.toLowerCase() === query.join(' ')) return 3;
-    const name = colourWords(known.colour.name);
-    if (query.length <= name.length && query.every((q, i) => name[i]?.startsWith(q))) return 2;
-    return query.every((q) => name.some((n) => n.startsWith(q))) ? 1 : 0;
+    if (known.colour.id === joined || known.name === query.join(' ')) return 3;
+    const { words } = known;
+    if (query.length <= words.length && query.every((q, i) => words[i]?.startsWith(q))) return 2;
+    return query.every((q) => words.some((w) => w.startsWith(q))) ? 1 : 0;
   }
 
   /** Colours that the words could mean, with how well they fit. */
@@ -101,6 +114,15 @@ export class Lexicon {
     const known = new Set(everyday.map((c) => c.id));
     return [...everyday, ...named.filter((c) => !known.has(c.id))];
   }
+}
+
+/** What a map has under a key, put there first where there is nothing yet. */
+function listed<K, V>(map: Map<K, V>, key: K, make: () => V): V {
+  const there = map.get(key);
+  if (there !== undefined) return there;
+  const made = make();
+  map.set(key, made);
+  return made;
 }
 
 const partWords = (id: PartId): string[] => {

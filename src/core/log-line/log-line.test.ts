@@ -17,6 +17,20 @@ describe('what a name begins', () => {
     expect(new Set(offered.slice(0, 2))).toEqual(new Set(tiles));
     expect(offered).toContain(slope);
   });
+
+  it('is what lies at hand first and the rest by name, however many there are', () => {
+    const colours = palette.slice(0, 20).map((c) => c.id);
+    const many = ['brick 1x4', 'plate 1x4', 'tile 1x4'].flatMap((part) => colours.map((c) => el(part, c)));
+    const lexicon = new Lexicon([...many].reverse(), palette);
+    const here = [many[17], many[53]];
+    const at = { ...context, lexicon, atHand: (e: ElementKey) => here.includes(e) };
+    const offered = (line: string) => completeAt(line, line.length, at).map((c) => c.element);
+    const others = many.filter((e) => !here.includes(e)).sort();
+    expect(offered('+4 1x4')).toEqual([...here, ...others.slice(0, 6)]);
+    const bricks = many.filter((e) => e.startsWith('brick') && !here.includes(e)).sort();
+    expect(offered('+4 brick 1x4')).toEqual([many[17], ...bricks.slice(0, 7)]);
+    expect(offered(`+4 1x4 ${colours[3]}`)).toEqual(others.filter((e) => e.endsWith(`|${colours[3]}`)));
+  });
 });
 
 describe('a pasted block of lines', () => {

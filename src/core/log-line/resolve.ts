@@ -145,17 +145,16 @@ function combine(
 
 /** With no print named, the plain element is meant, unless only printed ones are known. */
 function elementsOf(part: PartHit, colour: ColourId, print: string | undefined): ElementKey[] {
-  const known = (part.known?.elements ?? []).map((e) => ({ e, ...splitElementKey(e) }));
-  const sameColour = known.filter((k) => k.colour === colour);
+  const sameColour = part.known?.byColour.get(colour) ?? [];
   if (print !== undefined) {
     const exact = elementKey(part.id, colour, print);
-    if (sameColour.some((k) => k.e === exact)) return [exact];
+    if (sameColour.some((k) => k.element === exact)) return [exact];
     const like = sameColour.filter((k) => k.print.toLowerCase().startsWith(print.toLowerCase()) && k.print);
-    return like.length > 0 ? like.map((k) => k.e) : [exact];
+    return like.length > 0 ? like.map((k) => k.element) : [exact];
   }
   const printed = sameColour.filter((k) => k.print);
   const plain = elementKey(part.id, colour);
-  return printed.length > 0 && printed.length === sameColour.length ? printed.map((k) => k.e) : [plain];
+  return printed.length > 0 && printed.length === sameColour.length ? printed.map((k) => k.element) : [plain];
 }
 
 function nothingFound(words: readonly string[], lexicon: Lexicon): Resolved {

@@ -1,6 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
+import { useMemo } from 'react';
 import { takeTally, type Entry, type Figure, type Scope, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, pricedShort, signed } from '@/ui/numbers';
@@ -42,9 +43,12 @@ export function BalanceBand({ effect, entries, onOpen }: BandProps) {
   const view = useBuild((s) => s.view);
   const version = useBuild((s) => s.version);
   const zone = useBuild((s) => s.zone);
-  const scope: Scope = zone ? { of: 'zone', zone } : { of: 'build' };
-  const now = takeTally(booksInView({ workbench, view, version }), scope, workbench.priceOf);
-  const planned = takeTally(workbench.planned, scope, workbench.priceOf);
+  const { priceOf } = workbench;
+  const [now, planned] = useMemo(() => {
+    const scope: Scope = zone ? { of: 'zone', zone } : { of: 'build' };
+    const books = [booksInView({ workbench, view, version }), workbench.planned] as const;
+    return [takeTally(books[0], scope, priceOf), takeTally(books[1], scope, priceOf)] as const;
+  }, [workbench, view, version, zone, priceOf]);
   const trying = effect && pickEffect(effect, now, view.kind);
   const shown = trying ?? now;
   const f = shown.figures;

@@ -2,7 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { draftModification, type BuildSnapshot } from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
 import { PaletteProvider } from '@/ui/palette-context';
@@ -134,7 +134,7 @@ function useFocusInLine() {
 }
 
 /** On narrow screens one of the three columns shows at a time. */
-function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => void }) {
+const SideTabs = memo(function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => void }) {
   const names: [Side, string][] = [
     ['model', 'On the model'],
     ['worklog', 'Worklog'],
@@ -161,7 +161,7 @@ function SideTabs({ side, onChange }: { side: Side; onChange: (side: Side) => vo
       </ToggleGroup.Root>
     </nav>
   );
-}
+});
 
 interface SheetsProps {
   readonly dialog: OpenDialog | null;

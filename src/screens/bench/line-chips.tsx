@@ -7,12 +7,23 @@ import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { usePalette } from '@/ui/palette-context';
 import { useBuild } from '../common/build-store';
+import { useCoarsePointer } from '../common/use-coarse-pointer';
 
 /** Parts that are offered: what fits a few strokes of a thumb. */
 const MOST = 16;
 
+interface ChipsProps {
+  readonly onLine: (line: string) => void;
+  readonly onEnter: () => void;
+}
+
 /** The line's own keyboard, where there is a finger and no keys: off, on, how many, the parts of late, colours. */
-export function LineChips({ onLine, onEnter }: { onLine: (line: string) => void; onEnter: () => void }) {
+export function LineChips(props: ChipsProps) {
+  // Where there are keys, none of it is worked out at each of them.
+  return useCoarsePointer() ? <Chips {...props} /> : null;
+}
+
+function Chips({ onLine, onEnter }: ChipsProps) {
   const line = useBuild((s) => s.line);
   const workbench = useBuild((s) => s.workbench);
   const version = useBuild((s) => s.version);
@@ -34,7 +45,7 @@ export function LineChips({ onLine, onEnter }: { onLine: (line: string) => void;
     <div
       role="group"
       aria-label="Keys of the line"
-      className="hidden items-center gap-1.5 overflow-x-auto py-1.5 pointer-coarse:flex"
+      className="flex items-center gap-1.5 overflow-x-auto py-1.5"
     >
       {line !== '' && (
         <>

@@ -55,8 +55,12 @@ export function LogLine({ reading, onEnter, onCancel, onSources }: LogLineProps)
   /** Where the caret was when the line was as it is told here; a line that came from elsewhere is gone on with at its end. */
   const [at, setAt] = useState({ line: '', caret: 0 });
   const caret = at.line === line ? Math.min(at.caret, line.length) : line.length;
-  const look = (el: HTMLInputElement) =>
-    setAt({ line: el.value, caret: el.selectionStart ?? el.value.length });
+  // What a browser tells more than once for one key is looked at once.
+  const look = ({ value, selectionStart }: HTMLInputElement) =>
+    setAt((was) => {
+      const now = { line: value, caret: selectionStart ?? value.length };
+      return was.line === now.line && was.caret === now.caret ? was : now;
+    });
   useLayoutEffect(() => {
     const el = input.current;
     if (el && el.value === at.line && el.selectionStart !== at.caret)

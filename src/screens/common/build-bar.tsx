@@ -3,7 +3,7 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { RadioGroup } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { AppHeader, type ScreenName } from '@/ui/app-header';
 import { copiesWords } from '../words/build';
 import { useBuild } from './build-store';
@@ -18,8 +18,12 @@ interface BuildBarProps {
   readonly children?: ReactNode;
 }
 
-/** The header of a build's screens: where you are, undo and redo, the background, and what was last said. */
-export function BuildBar({ screen, background, children }: BuildBarProps) {
+/**
+ * The header of a build's screens: where you are, undo and redo, the background, and what was last said. It goes by what is
+ * logged, and not by what is typed meanwhile.
+ */
+export const BuildBar = memo(function BuildBar({ screen, background, children }: BuildBarProps) {
+  useBuild((s) => s.version);
   const workbench = useBuild((s) => s.workbench);
   const undoRedo = useBuild((s) => s.undoRedo);
   const undoOrRedo = useBuild((s) => s.undoOrRedo);
@@ -56,7 +60,7 @@ export function BuildBar({ screen, background, children }: BuildBarProps) {
       <NoticeLine />
     </>
   );
-}
+});
 
 function FilesButton({ build }: { build: string }) {
   const [open, setOpen] = useState(false);

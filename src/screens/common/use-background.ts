@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useLayoutEffect, useSyncExternalStore } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
 
 export const BACKGROUNDS = ['light', 'middle', 'dark'] as const;
 export type Background = (typeof BACKGROUNDS)[number];
@@ -31,5 +31,5 @@ export function useBackground() {
     () => setBackground(BACKGROUNDS[(BACKGROUNDS.indexOf(read()) + 1) % BACKGROUNDS.length] ?? 'middle'),
     [setBackground],
   );
-  return { background, setBackground, next };
+  return useMemo(() => ({ background, setBackground, next }), [background, setBackground, next]);
 }
