@@ -28,7 +28,8 @@ export function Understood({ reading, line, onChoose }: UnderstoodProps) {
   if (!reading)
     return (
       <span className="text-faint text-[12px]">
-        - off, + on, ~ recolour, % renew, &gt; move, ? placeholder, ! missing, * replaced. F1 shows all keys.
+        - off, + on, ~ recolour, % renew, &gt; move, ? placeholder, ! missing, * replaced.{' '}
+        <span className="pointer-coarse:hidden">F1 shows all keys.</span>
       </span>
     );
   const problem = reading.problems[0];

@@ -33,7 +33,7 @@ export function FindAndOrder<T extends string>(props: FindAndOrderProps<T>) {
         aria-label={`Order of ${what}`}
         value={order}
         onChange={(e) => onOrder(e.target.value as T)}
-        className="border-edge bg-sheet min-h-7 rounded-md border px-1 max-sm:w-24"
+        className="border-edge bg-sheet min-h-7 rounded-md border px-1 max-sm:w-29"
       >
         {orders.map((o) => (
           <option key={o}>{o}</option>
