@@ -68,7 +68,10 @@ test('single letters are no commands where that is chosen, and what it opens wit
 async function ownWorkspace(page: Page): Promise<string> {
   await page.goto('/builds');
   await page.getByRole('button', { name: 'Demo: start my own workspace' }).click();
+  // A second server starts first, and a busy machine takes its time for that.
+  const started = page.waitForResponse((r) => r.url().endsWith('/api/own-workspace'), { timeout: 0 });
   await page.getByRole('dialog').getByRole('button', { name: 'Start my own workspace' }).click();
+  expect((await started).status()).toBe(200);
   await expect(page.getByRole('heading', { name: 'There is no build yet.' })).toBeVisible({
     timeout: 60_000,
   });

@@ -13,19 +13,28 @@ export type OwnWorkspaceFault =
   | { readonly fault: 'held' }
   | { readonly fault: 'did not start' };
 
-const held = globalThis as { evarnOwn?: { child: ChildProcess; url: string } | undefined };
-/** How long a server may take until it answers, in tries of a quarter second. */
-const TRIES = 120;
+type Started = Result<{ url: string }, OwnWorkspaceFault>;
+const held = globalThis as {
+  evarnOwn?: { child: ChildProcess; url: string } | undefined;
+  evarnStarting?: Promise<Started> | undefined;
+};
+/**
+ * How long a server that has not ended may take until it answers, in tries of a quarter second: a busy machine takes more
+ * than half a minute.
+ */
+const TRIES = 720;
 
 /** Where one's own work lies when the demo is what is open: EVARN_OWN_DATA, or data/workspace. */
 export const ownFolder = (): string => path.resolve(process.env.EVARN_OWN_DATA ?? 'data/workspace');
 
 /**
- * Starts a second server on the folder of one's own work, or gives the address of the one that is there. It ends with this one.
+ * Starts a second server on the folder of one's own work, or gives the address of the one that is there. It ends with this
+ * one. Who asks while it is being started waits for the same.
  */
-export async function startOwnWorkspace(
-  folder = ownFolder(),
-): Promise<Result<{ url: string }, OwnWorkspaceFault>> {
+export const startOwnWorkspace = (): Promise<Started> =>
+  (held.evarnStarting ??= start(ownFolder()).finally(() => (held.evarnStarting = undefined)));
+
+async function start(folder: string): Promise<Started> {
   if (folder === dataFolder()) return fail({ fault: 'is open here' });
   if (held.evarnOwn && (await answers(held.evarnOwn.url))) return ok({ url: held.evarnOwn.url });
   const holder = fs.existsSync(/* turbopackIgnore: true */ folder) ? holderOf(folder) : null;
@@ -48,15 +57,31 @@ export async function startOwnWorkspace(
   let ended = false;
   child.on('exit', () => (ended = true));
   process.once('exit', () => child.kill());
-  for (let i = 0; i < TRIES && !ended; i++) {
-    if (await answers(url)) {
-      held.evarnOwn = { child, url };
-      return ok({ url });
-    }
-    await new Promise((done) => setTimeout(done, 250));
+  if (await untilTrue(() => answers(url), { isOver: () => ended })) {
+    held.evarnOwn = { child, url };
+    return ok({ url });
   }
   child.kill();
   return fail({ fault: 'did not start' });
+}
+
+interface Waiting {
+  readonly isOver: () => boolean;
+  readonly pause?: () => Promise<void>;
+}
+
+const aQuarter = (): Promise<void> => new Promise((done) => setTimeout(done, 250));
+
+/** Asks again and again until the answer is yes: false where it is over before, or nobody would wait so long. */
+export async function untilTrue(
+  ask: () => Promise<boolean>,
+  { isOver, pause = aQuarter }: Waiting,
+): Promise<boolean> {
+  for (let i = 0; i < TRIES && !isOver(); i++) {
+    if (await ask()) return true;
+    await pause();
+  }
+  return false;
 }
 
 const answers = (url: string): Promise<boolean> =>

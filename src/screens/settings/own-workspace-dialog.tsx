@@ -1,24 +1,42 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { post } from '../sending/answers';
 import { refusalWords } from '../words/refusal';
 
+const startingWords = (seconds: number): string =>
+  seconds < 5
+    ? 'Starting it: a few seconds…'
+    : `Starting it: ${seconds} s so far. A busy machine takes a minute or two.`;
+
 /** From the demo to a workspace of one's own: another folder, another address, and nothing of the demo in it. */
 export function OwnWorkspaceDialog({ onClose }: { onClose: () => void }) {
   const [says, setSays] = useState('');
-  const [busy, setBusy] = useState(false);
+  const [began, setBegan] = useState<number | null>(null);
+  const gone = useRef(false);
+  useEffect(() => {
+    gone.current = false;
+    return () => void (gone.current = true);
+  }, []);
+  useEffect(() => {
+    if (began === null) return;
+    const tell = () => setSays(startingWords(Math.round((performance.now() - began) / 1000)));
+    tell();
+    const every = setInterval(tell, 5000);
+    return () => clearInterval(every);
+  }, [began]);
   const start = async () => {
-    setBusy(true);
-    setSays('Starting it: a few seconds…');
+    setBegan(performance.now());
     const said = await post<{ url: string }>('/api/own-workspace', {});
+    // Who closed this meanwhile stays in the demo; the other workspace is found at once the next time.
+    if (gone.current) return;
     if (said.reached && said.answer.ok) {
       window.location.assign(said.answer.value.url);
       return;
     }
-    setBusy(false);
+    setBegan(null);
     setSays(
       said.reached && !said.answer.ok ? refusalWords(said.answer.reason) : 'The server cannot be reached.',
     );
@@ -39,7 +57,7 @@ export function OwnWorkspaceDialog({ onClose }: { onClose: () => void }) {
       </p>
       <div className="mt-3 flex justify-end gap-2">
         <Button onClick={onClose}>Stay in the demo</Button>
-        <Button look="main" disabled={busy} onClick={() => void start()}>
+        <Button look="main" disabled={began !== null} onClick={() => void start()}>
           Start my own workspace
         </Button>
       </div>
