@@ -2,11 +2,12 @@
 
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { takeTally, type Entry, type Figure, type Scope, type Tally } from '@/core/ledger';
+import { takeTally, type Entry, type Figure, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, pricedShort, signed } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { RuleWatch } from '../common/rule-watch';
+import { scopeOf } from './scope';
 
 interface BandProps {
   /** What the line being typed would do; null while there is none. */
@@ -45,7 +46,7 @@ export function BalanceBand({ effect, entries, onOpen }: BandProps) {
   const zone = useBuild((s) => s.zone);
   const { priceOf } = workbench;
   const [now, planned] = useMemo(() => {
-    const scope: Scope = zone ? { of: 'zone', zone } : { of: 'build' };
+    const scope = scopeOf(zone);
     const books = [booksInView({ workbench, view, version }), workbench.planned] as const;
     return [takeTally(books[0], scope, priceOf), takeTally(books[1], scope, priceOf)] as const;
   }, [workbench, view, version, zone, priceOf]);

@@ -21,6 +21,7 @@ import { allInWords, count, modNo, money, pieces, kinds, pricedShort } from '@/u
 import { entriesOf, useBuild } from '../common/build-store';
 import { PartStates } from '../common/part-states';
 import type { BenchDialogs } from './dialogs';
+import { scopeOf } from './scope';
 
 /** What the selected modification does: where its parts come from, what it leaves behind, its cost both ways. */
 export const Consequences = memo(function Consequences({ dialogs }: { dialogs: BenchDialogs }) {
@@ -31,9 +32,7 @@ export const Consequences = memo(function Consequences({ dialogs }: { dialogs: B
   const zone = useBuild((s) => s.zone);
   const scope = modification
     ? ({ of: 'modification', modification: modification.id } as const)
-    : zone
-      ? ({ of: 'zone', zone } as const)
-      : ({ of: 'build' } as const);
+    : scopeOf(zone);
   const name = modification
     ? modNo(modification.no)
     : zone

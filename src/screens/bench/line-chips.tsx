@@ -19,8 +19,9 @@ interface ChipsProps {
 
 /** The line's own keyboard, where there is a finger and no keys: off, on, how many, the parts of late, colours. */
 export function LineChips(props: ChipsProps) {
-  // Where there are keys, none of it is worked out at each of them.
-  return useCoarsePointer() ? <Chips {...props} /> : null;
+  // Where there are keys, none of it is worked out at each of them. The room for it is there before the page comes alive.
+  const isFinger = useCoarsePointer();
+  return <div className="hidden min-h-14 pointer-coarse:block">{isFinger && <Chips {...props} />}</div>;
 }
 
 function Chips({ onLine, onEnter }: ChipsProps) {

@@ -7,6 +7,7 @@ import type { EntryId, ModificationId, WhatIfId, ZoneId } from '@/core/shared/id
 import { useBuildStore, type BuildStore } from '../common/build-store';
 import { useBackAndForward, writeAddress } from '../common/use-in-address';
 import type { OpenDialog } from './dialogs';
+import { scopeOf } from './scope';
 import { FIGURE_TITLES } from '../words/figures';
 
 /** What of the bench stands in its address. Empty = as the bench opens by itself. */
@@ -66,7 +67,7 @@ function showAddress(
     zone: zone && records.zone.has(zone) ? zone : null,
   });
   const figure = values.get('figure') ?? '';
-  const scope = zone && records.zone.has(zone) ? ({ of: 'zone', zone } as const) : ({ of: 'build' } as const);
+  const scope = scopeOf(zone && records.zone.has(zone) ? zone : null);
   open(isFigure(figure) ? { dialog: 'figure', figure, scope } : null);
 }
 

@@ -10,12 +10,10 @@ import {
   type LineReading,
   type Workbench,
 } from '@/core/workbench';
-import type { Entry, Modification, Scope } from '@/core/ledger';
+import type { Entry, Modification } from '@/core/ledger';
 import type { EntryId, ZoneId } from '@/core/shared/ids';
 import { useBuildStore, type BuildStore } from '../common/build-store';
-
-/** What the figures at the top are of: the zone that is looked at, or the build. */
-export const scopeOf = (zone: ZoneId | null): Scope => (zone ? { of: 'zone', zone } : { of: 'build' });
+import { scopeOf } from './scope';
 
 /** A line as it was typed, and what is set around it. */
 interface Typed {
