@@ -1,5 +1,5 @@
-import { expect, test } from './test';
-import { balance, BLOCK, log, makeBuild } from './helpers';
+import { expect, test, type Page } from './test';
+import { balance, BLOCK, log, makeBuild, openBuild } from './helpers';
 
 test('one line is logged by keyboard alone: the balance moves while it is typed, and is kept', async ({
   page,
@@ -29,6 +29,42 @@ test('one line is logged by keyboard alone: the balance moves while it is typed,
   await page.getByRole('button', { name: /^Undo: log -2 brick/ }).click();
   await expect(balance).toContainText('18 recoloured');
 });
+
+test('typing paints none of the columns above the line again', async ({ page }) => {
+  await openBuild(page, /Lightkeeper's House/);
+  const painted = await paintings(page);
+  await expect.poll(() => painted().columns.length).toBe(3);
+  // What comes after the page, like prices, paints them once more.
+  await page.waitForLoadState('networkidle');
+  await expect(async () => {
+    const before = painted();
+    await page.waitForTimeout(700);
+    expect(painted()).toEqual(before);
+  }).toPass();
+  const before = painted();
+  await page.keyboard.type('-2 brick 1x2 ch', { delay: 40 });
+  await expect(page.getByRole('listbox', { name: 'Ways to go on' })).toBeVisible();
+  await expect.poll(() => painted().page).toBeGreaterThan(before.page + 4);
+  expect(painted().columns).toEqual(before.columns);
+});
+
+/** How often the columns of the bench, and the rest of the page, have been painted since it opened. */
+async function paintings(page: Page): Promise<() => { page: number; columns: number[] }> {
+  const session = await page.context().newCDPSession(page);
+  let layers: { width: number; height: number; paintCount: number; drawsContent: boolean }[] = [];
+  session.on('LayerTree.layerTreeDidChange', (e) => (layers = e.layers ?? layers));
+  await session.send('DOM.enable');
+  await session.send('LayerTree.enable');
+  const { width, height } = page.viewportSize()!;
+  return () => {
+    const drawn = layers.filter((l) => l.drawsContent && l.height > 300);
+    const whole = drawn.filter((l) => l.width >= width && l.height >= height);
+    return {
+      page: Math.max(0, ...whole.map((l) => l.paintCount)),
+      columns: drawn.filter((l) => !whole.includes(l) && l.height < height).map((l) => l.paintCount),
+    };
+  };
+}
 
 test('a line where no modification is chosen begins one, named from what it does', async ({ page }) => {
   await makeBuild(page, 'Begun by a line', BLOCK);

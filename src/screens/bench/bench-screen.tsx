@@ -102,15 +102,13 @@ function Bench() {
         <SideTabs side={side} onChange={setSide} />
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">
           <h1 className="sr-only">Bench of {workbench.records.build.get(workbench.build)?.name}</h1>
-          <div className={clsx('min-h-0', side !== 'model' && 'max-lg:hidden')}>
+          <div className={clsx('pane', side !== 'model' && 'max-lg:hidden')}>
             <Tray onPick={pick} onCountLeft={countLeft} />
           </div>
-          <div className={clsx('min-h-0 min-w-0', side !== 'worklog' && 'max-lg:hidden')}>
+          <div className={clsx('pane min-w-0', side !== 'worklog' && 'max-lg:hidden')}>
             <Worklog dialogs={acts} />
           </div>
-          <div
-            className={clsx('border-rule min-h-0 lg:border-l', side !== 'consequences' && 'max-lg:hidden')}
-          >
+          <div className={clsx('border-rule pane lg:border-l', side !== 'consequences' && 'max-lg:hidden')}>
             <Consequences dialogs={acts} />
           </div>
         </main>

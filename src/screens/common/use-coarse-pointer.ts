@@ -1,17 +1,18 @@
 import { useSyncExternalStore } from 'react';
 
-const QUERY = '(pointer: coarse)';
+/** Asked for once: what it says is asked at every drawing. */
+let asked: MediaQueryList | undefined;
+const query = (): MediaQueryList => (asked ??= matchMedia('(pointer: coarse)'));
 
 function subscribe(listener: () => void): () => void {
-  const list = matchMedia(QUERY);
-  list.addEventListener('change', listener);
-  return () => list.removeEventListener('change', listener);
+  query().addEventListener('change', listener);
+  return () => query().removeEventListener('change', listener);
 }
 
 /** True where things are pointed at with a finger; false until the page has come alive. */
 export const useCoarsePointer = (): boolean =>
   useSyncExternalStore(
     subscribe,
-    () => matchMedia(QUERY).matches,
+    () => query().matches,
     () => false,
   );
