@@ -37,7 +37,11 @@ export async function measureWorkspace(): Promise<void> {
   const row = (what: string, aim: string, of: keyof Pages) =>
     say(what, aim, `${told(big.pages[of])}; demo ${told(demo.pages[of])}`);
   row('first page, cold, while the server still loads its programs', 'no more than the demo', 'first');
-  say('first page, cold, once they are loaded', 'under 300 ms', `${told(bigRested)}; demo ${told(demoRested)}`);
+  say(
+    'first page, cold, once they are loaded',
+    'under 300 ms',
+    `${told(bigRested)}; demo ${told(demoRested)}`,
+  );
   row('first page, again', 'under 300 ms and 150 kB', 'again');
   row('bench of the house', 'under 300 kB, below 1.3 of the demo', 'house');
   row('page of a log of 20,000 entries', 'under 1 MB', 'long');
