@@ -30,6 +30,17 @@ export const boxFaults = (page: Page): Promise<string[]> =>
         `the page is ${document.documentElement.scrollWidth} px wide: ${nameOf(wide.at(-1) ?? document.body)}`,
       );
     }
+    /** Which ways something cuts off what is in it; nothing changes while it is looked at. */
+    const cuts = new Map<Element, { x: boolean; y: boolean; r: DOMRect } | null>();
+    const cutsOf = (el: Element) => {
+      const known = cuts.get(el);
+      if (known !== undefined) return known;
+      const { overflowX, overflowY } = getComputedStyle(el);
+      const [x, y] = [overflowX !== 'visible', overflowY !== 'visible'];
+      const cut = x || y ? { x, y, r: el.getBoundingClientRect() } : null;
+      cuts.set(el, cut);
+      return cut;
+    };
     /** The part of an element that can be seen: nothing of what an area that scrolls has cut off. */
     const seen = (el: Element): DOMRect | null => {
       // What lies in a folded part of the page has a place, and is not there.
@@ -37,11 +48,9 @@ export const boxFaults = (page: Page): Promise<string[]> =>
         return null;
       let { left, top, right, bottom } = el.getBoundingClientRect();
       for (let up = el.parentElement; up; up = up.parentElement) {
-        const over = getComputedStyle(up);
-        if (over.overflowX === 'visible' && over.overflowY === 'visible') continue;
-        const r = up.getBoundingClientRect();
-        if (over.overflowX !== 'visible') [left, right] = [Math.max(left, r.left), Math.min(right, r.right)];
-        if (over.overflowY !== 'visible') [top, bottom] = [Math.max(top, r.top), Math.min(bottom, r.bottom)];
+        const cut = cutsOf(up);
+        if (cut?.x) [left, right] = [Math.max(left, cut.r.left), Math.min(right, cut.r.right)];
+        if (cut?.y) [top, bottom] = [Math.max(top, cut.r.top), Math.min(bottom, cut.r.bottom)];
       }
       return right - left > 1 && bottom - top > 1 ? new DOMRect(left, top, right - left, bottom - top) : null;
     };
@@ -70,14 +79,16 @@ export const boxFaults = (page: Page): Promise<string[]> =>
           : [];
       });
     };
-    const boxes = pressed.flatMap((el) => rectsOf(el).map((box) => ({ el, box })));
+    // Plain numbers, and what lies where before what is part of what: there may be a million pairs.
+    const boxes = pressed.flatMap((el) =>
+      rectsOf(el).map(({ left, top, right, bottom }) => ({ el, left, top, right, bottom })),
+    );
     for (let i = 0; i < boxes.length; i++)
       for (let j = i + 1; j < boxes.length; j++) {
         const [a, b] = [boxes[i]!, boxes[j]!];
-        if (a.el === b.el || a.el.contains(b.el) || b.el.contains(a.el)) continue;
-        const w = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
-        const h = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
-        if (w > 3 && h > 3)
+        const w = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+        const h = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+        if (w > 3 && h > 3 && a.el !== b.el && !a.el.contains(b.el) && !b.el.contains(a.el))
           faults.push(
             `${nameOf(a.el)} and ${nameOf(b.el)} lie on one another, ${Math.round(w)} x ${Math.round(h)} px`,
           );

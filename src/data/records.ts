@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns, inArray, sql, type SQL } from 'drizzle-orm';
+import { asc, eq, getTableColumns, sql, type SQL } from 'drizzle-orm';
 import {
   isOfBuild,
   RECORD_TYPES,
@@ -10,20 +10,20 @@ import {
   type TypedRecord,
 } from '@/core/ledger';
 import { openPlaces } from './accounts';
+import { askedAgain } from './asked-again';
 import type { Database } from './database';
 import { movements, recordTable as tableOf } from './schema';
 
 const CHUNK = 400;
+/** The one value that a query is asked with. */
+const VALUE = sql.placeholder('value');
+type RecordTable = ReturnType<typeof tableOf>;
 
 /** Records of a type, all of them or those of one build. */
 export function readRecords<T extends RecordType>(db: Database, type: T, build?: string): RecordTypes[T][] {
-  const table = tableOf(type);
-  const ofBuild = build !== undefined && isOfBuild(type) ? eq(table.build!, build) : undefined;
-  return readWhere(
-    db,
-    type,
-    ofBuild ?? (build !== undefined && type === 'build' ? eq(table.id, build) : undefined),
-  );
+  if (build === undefined) return readRows(db, type, 'all', '');
+  if (type === 'build') return readRows(db, type, 'id', build);
+  return isOfBuild(type) ? readRows(db, type, 'build', build) : readRows(db, type, 'all', '');
 }
 
 /** The records with some ids, in whatever order; those that are not there are left out. */
@@ -31,8 +31,7 @@ export const readById = <T extends RecordType>(
   db: Database,
   type: T,
   ids: readonly string[],
-): RecordTypes[T][] =>
-  readWhere(db, type, sql`${tableOf(type).id} in (select value from json_each(${JSON.stringify(ids)}))`);
+): RecordTypes[T][] => readRows(db, type, 'ids', JSON.stringify(ids));
 
 /** One record, or undefined. */
 export function readRecord<T extends RecordType>(
@@ -40,7 +39,7 @@ export function readRecord<T extends RecordType>(
   type: T,
   id: string,
 ): RecordTypes[T] | undefined {
-  return readWhere(db, type, eq(tableOf(type).id, id))[0];
+  return readRows(db, type, 'id', id)[0];
 }
 
 /** How many records of a type there are. */
@@ -61,27 +60,52 @@ export function numbersIn(
   };
 }
 
-function readWhere<T extends RecordType>(db: Database, type: T, where: SQL | undefined): RecordTypes[T][] {
-  const rows = db.select().from(tableOf(type)).where(where).all() as unknown as RecordTypes[T][];
-  return type === 'entry'
-    ? (withMovements(db, rows as unknown as Entry[]) as unknown as RecordTypes[T][])
-    : rows;
+/** What records of a type are asked for by: nothing, one value, or a list of ids as JSON. */
+const ASKED_BY = {
+  all: () => undefined,
+  build: (table: RecordTable) => eq(table.build!, VALUE),
+  id: (table: RecordTable) => eq(table.id, VALUE),
+  ids: (table: RecordTable) => sql`${table.id} in (select value from json_each(${VALUE}))`,
+};
+
+function readRows<T extends RecordType>(
+  db: Database,
+  type: T,
+  by: keyof typeof ASKED_BY,
+  value: string,
+): RecordTypes[T][] {
+  const query = askedAgain(db, `${type} by ${by}`, () => {
+    const table = tableOf(type);
+    return db.select().from(table).where(ASKED_BY[by](table)).prepare();
+  });
+  return whole(db, type, query.all({ value }) as unknown as RecordTypes[T][]);
 }
 
+const whole = <T extends RecordType>(db: Database, type: T, rows: RecordTypes[T][]): RecordTypes[T][] =>
+  type === 'entry' ? (withMovements(db, rows as unknown as Entry[]) as unknown as RecordTypes[T][]) : rows;
+
 /** Entries with their movements, those that fit. */
-export const readEntries = (db: Database, where: SQL): Entry[] => readWhere(db, 'entry', where);
+export const readEntries = (db: Database, where: SQL): Entry[] =>
+  whole(
+    db,
+    'entry',
+    db.select().from(tableOf('entry')).where(where).all() as unknown as RecordTypes['entry'][],
+  );
 
 function withMovements(db: Database, rows: readonly Entry[]): Entry[] {
   const byEntry = new Map<string, Movement[]>(rows.map((r) => [r.id, []]));
-  for (let i = 0; i < rows.length; i += CHUNK) {
-    const ids = rows.slice(i, i + CHUNK).map((r) => r.id);
-    const found = db
+  const query = askedAgain(db, 'movements', () =>
+    db
       .select()
       .from(movements)
-      .where(inArray(movements.entry, ids))
+      .where(sql`${movements.entry} in (select value from json_each(${VALUE}))`)
       .orderBy(asc(movements.entry), asc(movements.place))
-      .all();
-    for (const { entry, place: _place, ...m } of found) byEntry.get(entry)?.push(m as unknown as Movement);
+      .prepare(),
+  );
+  for (let i = 0; i < rows.length; i += CHUNK) {
+    const ids = rows.slice(i, i + CHUNK).map((r) => r.id);
+    for (const { entry, place: _place, ...m } of query.all({ value: JSON.stringify(ids) }))
+      byEntry.get(entry)?.push(m as unknown as Movement);
   }
   return rows.map((r) => ({ ...r, movements: byEntry.get(r.id) ?? [] }));
 }

@@ -29,18 +29,23 @@ const GROWING = [
 
 type Sqlite = ReturnType<typeof testBuild>['handle']['sqlite'];
 
-/** The statements that some work runs, each once. */
+/** The statements that some work runs, each once: also those that were made ready before. */
 function statementsOf(sqlite: Sqlite, work: () => void): string[] {
   const seen = new Set<string>();
-  const prepare = sqlite.prepare.bind(sqlite);
-  sqlite.prepare = ((source: string) => {
-    seen.add(source);
-    return prepare(source);
-  }) as typeof sqlite.prepare;
+  const statement = Object.getPrototypeOf(sqlite.prepare('select 1')) as Record<
+    'all' | 'get' | 'run' | 'iterate',
+    (this: { source: string }, ...values: unknown[]) => unknown
+  >;
+  const { all, get, run, iterate } = statement;
+  for (const [name, way] of Object.entries({ all, get, run, iterate }))
+    statement[name as 'all'] = function (...values) {
+      seen.add(this.source);
+      return way.apply(this, values);
+    };
   try {
     work();
   } finally {
-    sqlite.prepare = prepare;
+    Object.assign(statement, { all, get, run, iterate });
   }
   return [...seen].filter((s) => /^\s*(select|update|delete|insert)/i.test(s));
 }
