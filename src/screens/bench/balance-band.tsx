@@ -7,6 +7,7 @@ import type { Effect } from '@/core/workbench';
 import { count, knownMoney, pricedShort, signed } from '@/ui/numbers';
 import { booksInView, useBuild } from '../common/build-store';
 import { RuleWatch } from '../common/rule-watch';
+import { balanceTerms } from '../words/balance';
 import { scopeOf } from './scope';
 
 interface BandProps {
@@ -16,27 +17,6 @@ interface BandProps {
   readonly entries: readonly Entry[];
   readonly onOpen: (figure: Figure) => void;
 }
-
-/**
- * The terms of the balance in their order; the last adds up those before it. What is moved, and what lay in no zone,
- * matters to a zone alone: the whole has as much of it before and after.
- */
-const TERMS: readonly (readonly [
-  Figure,
-  sign: string,
-  words: string,
-  when: 'always' | 'ever' | 'in a zone',
-])[] = [
-  ['shipped', '', 'as shipped', 'always'],
-  ['out', '− ', 'out', 'always'],
-  ['in', '+ ', 'in', 'always'],
-  ['missing', '− ', 'missing', 'ever'],
-  ['missingReplaced', '+ ', 'replaced', 'ever'],
-  ['fromNoZone', '+ ', 'from no zone', 'in a zone'],
-  ['movedIn', '+ ', 'moved in', 'in a zone'],
-  ['movedOut', '− ', 'moved out', 'in a zone'],
-  ['onModel', '= ', 'on the model', 'always'],
-];
 
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
 export function BalanceBand({ effect, entries, onOpen }: BandProps) {
@@ -61,15 +41,13 @@ export function BalanceBand({ effect, entries, onOpen }: BandProps) {
     >
       <div className="flex min-w-0 flex-col justify-center gap-1.5 px-4 pt-3 pb-1.5 max-md:col-span-2">
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 whitespace-nowrap">
-          {TERMS.filter(
-            ([figure, , , when]) => when === 'always' || (f[figure] > 0 && (when === 'ever' || zone)),
-          ).map(([figure, sign, words]) => (
+          {balanceTerms(f, Boolean(zone)).map(({ figure, sign, words, pieces }) => (
             <Big
               key={figure}
-              value={`${sign}${count(f[figure])}`}
+              value={`${sign} ${count(pieces)}`.trim()}
               words={words}
               was={now.figures[figure]}
-              is={f[figure]}
+              is={pieces}
               onClick={() => onOpen(figure)}
             />
           ))}

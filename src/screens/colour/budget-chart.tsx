@@ -42,6 +42,8 @@ export function BudgetChart({
           font: CHART_FONT,
           color: inks.soft,
           maxTicksLimit: 5,
+          // Where the axis ends is no round amount, and may lie right beside one.
+          includeBounds: false,
           callback: (v) => money(Math.round(Number(v) * 100)),
         },
         grid: { display: false },

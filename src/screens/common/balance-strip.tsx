@@ -1,10 +1,12 @@
 'use client';
 
 import Link from 'next/link';
+import { Fragment } from 'react';
 import type { Tally } from '@/core/ledger';
 import { count, signed, priced } from '@/ui/numbers';
 import { useBuild } from './build-store';
 import { RuleWatch } from './rule-watch';
+import { balanceTerms } from '../words/balance';
 
 /** The balance as built and as planned, in one line: always in sight. `trying` is what it would be with what is chosen. */
 export function BalanceStrip({ trying }: { trying?: Tally | null }) {
@@ -12,22 +14,18 @@ export function BalanceStrip({ trying }: { trying?: Tally | null }) {
   useBuild((s) => s.version);
   const built = workbench.built.figures({ of: 'build' });
   const planned = trying?.figures ?? workbench.planned.figures({ of: 'build' });
-  const lack = built.missing - built.missingReplaced;
   return (
     <section
       aria-label="Balance"
       data-trying={trying ? 'yes' : undefined}
-      className="border-rule bg-sheet no-print flex flex-wrap items-baseline gap-x-5 gap-y-0.5 border-b px-4 py-1.5"
+      className="border-rule bg-sheet no-print flex flex-wrap items-baseline gap-x-4 gap-y-0.5 border-b px-4 py-1.5"
     >
       <span>
-        <b>{count(built.shipped)}</b> shipped − <b>{count(built.out)}</b> out + <b>{count(built.in)}</b> in
-        {lack > 0 && (
-          <>
-            {' '}
-            − <b>{count(lack)}</b> missing
-          </>
-        )}{' '}
-        = <b>{count(built.onModel)}</b> on the model
+        {balanceTerms(built, false).map(({ figure, sign, words, pieces }) => (
+          <Fragment key={figure}>
+            {sign} <b>{count(pieces)}</b> {words}{' '}
+          </Fragment>
+        ))}
       </span>
       <span className={trying ? 'underline decoration-dotted underline-offset-4' : ''}>
         as planned <b>{count(planned.onModel)}</b>, net <b>{signed(planned.net)}</b>,{' '}
@@ -38,7 +36,7 @@ export function BalanceStrip({ trying }: { trying?: Tally | null }) {
       </span>
       <RuleWatch trying={trying} short />
       <Link href={`/builds/${workbench.build}`} className="text-soft ml-auto underline">
-        open in the bench
+        to the bench
       </Link>
     </section>
   );

@@ -13,6 +13,7 @@ import { CameFromTable } from '../common/came-from-table';
 import { PartStates } from '../common/part-states';
 import { ListLinks } from '../lists/list-links';
 import { ByPart, type Part } from './by-part';
+import { balanceWords } from '../words/balance';
 import { comesToWords } from '../words/build';
 import { Costs } from './costs';
 import { MustStay } from './must-stay';
@@ -40,9 +41,7 @@ export function Sums({ workbench, planned }: SumsProps) {
           {`${comesToWords(f)}${tally.inBoxes.pieces > 0 ? `, ${count(tally.inBoxes.pieces)} more in its boxes` : ''}.`}
         </h1>
         <p className="text-soft mt-1">
-          {count(f.shipped)} shipped − {count(f.out)} out + {count(f.in)} in
-          {f.missing > 0 && ` − ${count(f.missing)} missing`}
-          {f.missingReplaced > 0 && ` + ${count(f.missingReplaced)} replaced`} = {count(f.onModel)}.{' '}
+          {`${balanceWords(f)}. `}
           {count(f.recoloured)} recoloured, {count(f.renewed)} renewed.
         </p>
       </div>
