@@ -7,7 +7,7 @@ import { keepTold, nameStage, changeStage, stagesOf, toldOf } from '@/core/show'
 import { added, BLANK_ORDER, changed } from '@/core/ledger';
 import { asId, type OrderId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
-import { did, makeWorkbench, planned, testSource, zoneId } from '@/core/testing/workbench';
+import { did, logLines, makeWorkbench, planned, testSource, zoneId } from '@/core/testing/workbench';
 import type { Workbench } from '@/core/workbench';
 import { composeSheet, sheetData } from './compose';
 
@@ -112,9 +112,14 @@ describe('a mod sheet', () => {
     expect(JSON.stringify(inside({}))).not.toContain('It was grey.');
   });
 
+  it('tells what was missing and what of it was replaced as the tally does', () => {
+    const b = logLines(secretive(), ['!2 brick 2x4 ash', '*1 brick 2x4 ash own']);
+    expect(told(b, { parts: ['tally'] })).toContain('− 2 missing + 1 replaced = 27 on the model');
+  });
+
   it('tells the figures of the tally, and what others lack', () => {
     const text = told(secretive(), { parts: ['tally', 'parts to get', 'changes'] });
-    expect(text).toContain('28 pieces as planned: 26 shipped');
+    expect(text).toContain('As planned: 26 shipped − 0 out + 2 in = 28 on the model, net +2;');
     expect(text).toContain('Who owns just the set lacks 6 pieces of 2 kinds:');
     expect(text).toMatch(/4<\/b> <bdi>brick 2x4 ash<\/bdi> off/);
   });

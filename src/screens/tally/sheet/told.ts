@@ -2,7 +2,8 @@ import { briefOf, rulesNow, type RuleNow } from '@/core/brief';
 import { takeTally } from '@/core/ledger';
 import type { SheetBlock } from '@/core/mod-sheet';
 import { stageAt, stagesOf, toldOf } from '@/core/show';
-import { count, pieces, priced, signed } from '@/ui/numbers';
+import { count, priced, signed } from '@/ui/numbers';
+import { balanceWords } from '../../words/balance';
 import { ruleAmount } from '../../words/brief';
 import { heading, listed, pictures, table, text, type Composing } from './blocks';
 
@@ -42,11 +43,10 @@ export function tallyPart({ workbench, planned, tells }: Composing): SheetBlock[
   const books = planned ? workbench.planned : workbench.built;
   const { figures: f } = takeTally(books, { of: 'build' }, workbench.priceOf);
   const cost = tells('prices') ? `, for ${priced(f.outOfPocket, f.boughtUnpriced)} out of pocket` : '';
-  const missing = f.missing - f.missingReplaced;
   return [
     heading('In one line'),
     text(
-      `${pieces(f.onModel)} ${planned ? 'as planned' : 'as built'}: ${count(f.shipped)} shipped, ${count(f.out)} out, ${count(f.in)} in${missing > 0 ? `, ${count(missing)} missing` : ''}, net ${signed(f.net)}; ${count(f.recoloured)} recoloured, ${count(f.renewed)} renewed, ${count(f.sparesLeft)} spare${cost}.`,
+      `${planned ? 'As planned' : 'As built'}: ${balanceWords(f)}, net ${signed(f.net)}; ${count(f.recoloured)} recoloured, ${count(f.renewed)} renewed, ${count(f.sparesLeft)} spare${cost}.`,
     ),
   ];
 }
