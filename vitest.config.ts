@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 import path from 'node:path';
 
 const CORE = 'src/core/**/*.test.ts';
+// One puts one more record into the registry, which no other may see.
+const SERVER = 'src/{app,data,demo,server}/**/!(adding-a-record).test.ts';
 
 export default defineConfig({
   resolve: {
@@ -18,14 +20,16 @@ export default defineConfig({
     globalSetup: ['src/server/testing/bundle-threads.ts'],
     setupFiles: ['src/core/testing/seed.ts'],
     projects: [
-      // The core keeps nothing between calls, so its files share one world: that takes half the time.
+      // The core keeps nothing between calls, and every test of the server closes the workspace that it opened: their files
+      // share one world, in which everything is read once. That takes half the time.
       { extends: true, test: { name: 'core', include: [CORE], isolate: false } },
+      { extends: true, test: { name: 'server', include: [SERVER], isolate: false } },
       {
         extends: true,
         test: {
           name: 'around it',
           include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.mjs'],
-          exclude: [CORE],
+          exclude: [CORE, SERVER],
           setupFiles: ['src/screens/testing/patience.ts'],
         },
       },

@@ -1,24 +1,13 @@
 import { expect, test } from './test';
-import { spawn, spawnSync, execFileSync, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import { devices, type BrowserContext, type Page } from '@playwright/test';
+import { seedInto } from '../scripts/lib/seeded.mjs';
 import { balance, isAccessible, log } from './helpers';
 
 const PORT = 3792;
 const DATA = 'test-results/restart-data';
 const env = { ...process.env, EVARN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' };
-const SEEDED = 'test-results/restart-seeded';
-
-/** The demo as it is seeded, which takes a while and is done once. */
-function freshDemo(): void {
-  if (!fs.existsSync(SEEDED))
-    execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seed.ts'], {
-      env: { ...env, EVARN_DATA: SEEDED },
-    });
-  fs.rmSync(DATA, { recursive: true, force: true });
-  fs.cpSync(SEEDED, DATA, { recursive: true });
-}
-
 async function start(): Promise<ChildProcess> {
   // What an earlier run left on the port would answer in place of this one, with pages of another build.
   const other = await fetch(`http://127.0.0.1:${PORT}/`).catch(() => null);
@@ -49,7 +38,7 @@ async function kill(server: ChildProcess): Promise<void> {
 }
 
 test('the server is killed and started again: what was logged is there', async ({ page }) => {
-  freshDemo();
+  await seedInto(DATA);
   let server = await start();
   try {
     await page.goto(`http://127.0.0.1:${PORT}/`);
@@ -157,7 +146,7 @@ test('pages that were opened open while the machine is off, keep logging, and wh
   browser,
 }) => {
   test.slow();
-  freshDemo();
+  await seedInto(DATA);
   let server = await start();
   const context = await browser.newContext({ ...devices['Pixel 7'], serviceWorkers: 'allow' });
   try {

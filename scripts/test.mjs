@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import { build } from './lib/build.mjs';
-import { CHROMIUM } from './lib/chromium.mjs';
+import { CHROMIUM, PACKAGES } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { node, orEnd, PROGRAM, ROOT, run } from './lib/run.mjs';
 
@@ -15,8 +15,8 @@ const second = aside([
   ['types', process.execPath, [PROGRAM.tsc, '--noEmit']],
   ['imports', process.execPath, ['scripts/check-imports.mjs']],
   ['unused', process.execPath, [PROGRAM.knip]],
+  ['format', process.execPath, [PROGRAM.prettier, '--check', '--log-level', 'warn', '.']],
 ]);
-await step('format', () => node('prettier', ['--check', '--log-level', 'warn', '.']));
 await step('lint', () => node('eslint', ['.', '--max-warnings', '0']));
 const { code, said } = await second;
 console.log(said);
@@ -63,5 +63,6 @@ async function needChromium() {
       ? run('apt-get', args, { env: { DEBIAN_FRONTEND: 'noninteractive' } })
       : run('sudo', ['env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args]);
   orEnd(await apt(['update', '-qq']));
-  orEnd(await apt(['install', '-y', '-qq', 'chromium']));
+  const [small, whole] = PACKAGES;
+  if ((await apt(['install', '-y', '-qq', small])) !== 0) orEnd(await apt(['install', '-y', '-qq', whole]));
 }

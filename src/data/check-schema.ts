@@ -1,5 +1,6 @@
 import Sqlite from 'better-sqlite3';
 import type { Trouble } from '@/core/shared/trouble';
+import type { MigrationMeta } from 'drizzle-orm/migrator';
 import { MIGRATIONS, shippedMigrations } from './migrations';
 
 /** Where the migrator writes which migrations a database has had. */
@@ -43,7 +44,7 @@ export function schemaFault(sqlite: Sqlite.Database, migrations = MIGRATIONS): T
   if (had.length > shipped.length) return { trouble: 'newer program' };
   if (had.length === 0 && own.length === 0) return undefined;
   if (had.length === 0) return { trouble: 'not as made', what: 'it does not say which version it is' };
-  const wanted = schemaAfter(shipped.slice(0, had.length).flatMap((m) => m.sql));
+  const wanted = schemaAfter(shipped.slice(0, had.length));
   const rest = new Map(own.filter((o) => o.name !== HISTORY).map((o) => [o.name, o]));
   for (const w of wanted) {
     const found = rest.get(w.name);
@@ -70,13 +71,21 @@ const objectsOf = (sqlite: Sqlite.Database): SchemaObject[] =>
       .all() as SchemaObject[]
   ).map((o) => ({ ...o, sql: o.sql.replace(/\s+/g, ' ').trim() }));
 
+/** What databases hold, by the fingerprints of their migrations: these ship with the program and stay as they are. */
+const known = new Map<string, readonly SchemaObject[]>();
+
 /** What a database holds after some migrations, found out by running them on an empty one. */
-function schemaAfter(statements: readonly string[]): SchemaObject[] {
+function schemaAfter(migrations: readonly MigrationMeta[]): readonly SchemaObject[] {
+  const key = migrations.map((m) => m.hash).join();
+  const before = known.get(key);
+  if (before) return before;
   const sqlite = new Sqlite(':memory:');
   try {
     sqlite.pragma('foreign_keys = OFF');
-    for (const s of statements) sqlite.exec(s);
-    return objectsOf(sqlite);
+    for (const s of migrations.flatMap((m) => m.sql)) sqlite.exec(s);
+    const objects = objectsOf(sqlite);
+    known.set(key, objects);
+    return objects;
   } finally {
     sqlite.close();
   }

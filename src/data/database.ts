@@ -20,6 +20,9 @@ export interface Handle {
 /** The folder that holds the workspace: EVARN_DATA, or ./data/workspace. */
 export const dataFolder = (): string => path.resolve(process.env.EVARN_DATA ?? 'data/workspace');
 
+/** The folder that is none: all is kept in memory. */
+const IN_MEMORY = ':memory:';
+
 /** The name of the workspace's file in its folder. */
 export const WORKSPACE_FILE = 'evarn.sqlite';
 
@@ -28,13 +31,23 @@ export const WORKSPACE_FILE = 'evarn.sqlite';
  * an existing file is copied to backups/. A folder of ":memory:" keeps everything in memory, for tests.
  */
 export function openDatabase(folder: string, now: Date, migrations = MIGRATIONS): Handle {
-  const inMemory = folder === ':memory:';
-  if (!inMemory) fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
-  const file = inMemory ? folder : path.join(folder, WORKSPACE_FILE);
-  return openFile(file, migrations, (sqlite) => {
-    if (!inMemory && appliedMigrations(sqlite).length > 0)
+  if (folder === IN_MEMORY) return openInMemory(migrations);
+  fs.mkdirSync(path.join(folder, 'backups'), { recursive: true });
+  return openFile(path.join(folder, WORKSPACE_FILE), migrations, (sqlite) => {
+    if (appliedMigrations(sqlite).length > 0)
       copyTo(sqlite, path.join(folder, 'backups', `before-migration-${stampOf(now)}.sqlite`));
   });
+}
+
+/** Empty databases that went through all migrations, by the folder of these: a test has another one at once. */
+const empty = new Map<string, Buffer>();
+
+function openInMemory(migrations: string): Handle {
+  const known = empty.get(migrations);
+  if (known) return { ...ready(new Sqlite(known), migrations), file: IN_MEMORY };
+  const handle = openFile(IN_MEMORY, migrations);
+  empty.set(migrations, handle.sqlite.serialize());
+  return handle;
 }
 
 /** Opens one database file and brings it to this program's version; `before` is called before it is changed. */
@@ -43,7 +56,15 @@ export function openFile(
   migrations = MIGRATIONS,
   before: (sqlite: Sqlite.Database) => void = () => {},
 ): Handle {
-  const sqlite = new Sqlite(file, { timeout: 0 });
+  return { ...ready(new Sqlite(file, { timeout: 0 }), migrations, before), file };
+}
+
+/** A database with its pragmas set and its migrations done; closed again where that fails. */
+function ready(
+  sqlite: Sqlite.Database,
+  migrations: string,
+  before: (sqlite: Sqlite.Database) => void = () => {},
+): Pick<Handle, 'db' | 'sqlite'> {
   try {
     sqlite.pragma('journal_mode = WAL');
     sqlite.pragma('synchronous = FULL');
@@ -57,7 +78,7 @@ export function openFile(
       if (broken) throw new Error(`a migration left a reference to nothing: ${JSON.stringify(broken)}`);
     }
     sqlite.pragma('foreign_keys = ON');
-    return { db, sqlite, file };
+    return { db, sqlite };
   } catch (error) {
     sqlite.close();
     throw error;

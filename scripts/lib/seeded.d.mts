@@ -1,0 +1,1 @@
+export function seedInto(folder: string): Promise<void>;
