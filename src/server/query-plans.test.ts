@@ -50,23 +50,26 @@ function statementsOf(sqlite: Sqlite, work: () => void): string[] {
   return [...seen].filter((s) => /^\s*(select|update|delete|insert)/i.test(s));
 }
 
+/** How the database goes about a statement, step by step. */
+function planOf(sqlite: Sqlite, source: string): string[] {
+  const holes = source.match(/\?/g)?.length ?? 0;
+  const plan = sqlite.prepare(`explain query plan ${source}`).all(...Array<null>(holes).fill(null));
+  return (plan as { detail: string }[]).map((p) => p.detail);
+}
+
 /** Growing tables that some work goes through from end to end, with the statement that does. */
 function scansOf(sqlite: Sqlite, work: () => void): string[] {
   const statements = statementsOf(sqlite, work);
   expect(statements.length).toBeGreaterThan(0);
   return statements.flatMap((source) => {
-    const holes = source.match(/\?/g)?.length ?? 0;
-    const plan = sqlite.prepare(`explain query plan ${source}`).all(...Array<null>(holes).fill(null)) as {
-      detail: string;
-    }[];
     const names = new Map(
       [...source.matchAll(/\b(?:from|join)\s+["`]?(\w+)["`]?(?:\s+(?:as\s+)?(\w+))?/gi)].map((m) => [
         m[2] ?? m[1]!,
         m[1]!,
       ]),
     );
-    return plan
-      .map((p) => /^SCAN (\w+)(?! USING (COVERING )?INDEX \w+ \()/.exec(p.detail)?.[1])
+    return planOf(sqlite, source)
+      .map((step) => /^SCAN (\w+)(?! USING (COVERING )?INDEX \w+ \()/.exec(step)?.[1])
       .filter((alias) => alias && GROWING.includes(names.get(alias) ?? alias))
       .map((alias) => `${names.get(alias!) ?? alias} in ${source.slice(0, 160)}`);
   });
@@ -104,6 +107,37 @@ describe('what the server asks the database', () => {
   ])('%s goes through no growing table from end to end', (_, work) =>
     expect(scansOf(handle.sqlite, work)).toEqual([]),
   );
+
+  it('what others leave a build is looked up by the kinds that are asked for, not by all that others did', () => {
+    const { sqlite } = handle;
+    const asked = statementsOf(sqlite, () => takeSurroundings(handle, build, [lot.element]));
+    const ofKinds = asked.filter((s) => s.includes('m.element in'));
+    expect(ofKinds.length).toBeGreaterThan(0);
+    for (const source of ofKinds)
+      expect(planOf(sqlite, source).filter((step) => /^(SEARCH|SCAN) [me] /.test(step))).toEqual(
+        Array.from({ length: 2 }, () => [
+          expect.stringContaining('m USING INDEX movements_element'),
+          expect.stringMatching(/^SEARCH e USING INDEX \w+ \(id=\?\)/),
+        ]).flat(),
+      );
+  });
+
+  it('no index is of a reference that most rows lack: those would be looked up by their lacking it', () => {
+    const { sqlite } = handle;
+    const indexes = sqlite
+      .prepare(
+        "select name, tbl_name as tbl, sql from sqlite_master where type = 'index' and sql is not null",
+      )
+      .all() as { name: string; tbl: string; sql: string }[];
+    const ofAll = indexes.filter(({ name, tbl, sql }) => {
+      const columns = sqlite.pragma(`index_info(${name})`) as { name: string }[];
+      const table = sqlite.pragma(`table_info(${tbl})`) as { name: string; notnull: number; pk: number }[];
+      const may = table.find((c) => c.name === columns[0]?.name);
+      return columns.length === 1 && !may?.notnull && !may?.pk && !/where .* is not null$/i.test(sql);
+    });
+    expect(indexes.length).toBeGreaterThan(20);
+    expect(ofAll.map((i) => i.name)).toEqual([]);
+  });
 
   it('and it is seen where an index is missing', () => {
     const other = testBuild();

@@ -27,6 +27,7 @@ export const movements = sqliteTable(
     primaryKey({ columns: [t.entry, t.place] }),
     index('movements_from').on(t.from, t.element),
     index('movements_to').on(t.to, t.element),
+    index('movements_element').on(t.element),
     check('movements_qty', sql`${t.qty} > 0`),
     check('movements_two_ends', sql`${t.from} <> ${t.to} or ${t.from} glob 'model:*'`),
     check('movements_worth', sql`${t.worth} is null or ${t.worth} >= 0`),

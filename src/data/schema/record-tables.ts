@@ -1,3 +1,4 @@
+import { isNotNull } from 'drizzle-orm';
 import {
   index,
   integer,
@@ -32,9 +33,10 @@ function tableOf(spec: RecordSpec): RecordTable {
   const columns = Object.fromEntries(fields.map(([key, field]) => [key, columnOf(key, field)]));
   return sqliteTable(spec.table, columns, (t) => [
     ...indexesOf(spec).map(({ name, on, unique }) => {
-      const make = unique ? uniqueIndex(name) : index(name);
       const [first, ...rest] = on.map((c) => (t as Record<string, AnySQLiteColumn>)[c]!);
-      return make.on(first!, ...rest);
+      const made = (unique ? uniqueIndex(name) : index(name)).on(first!, ...rest);
+      // A reference that most rows lack: looking up "is null" would go through nearly all of them.
+      return rest.length === 0 && !first!.notNull ? made.where(isNotNull(first!)) : made;
     }),
     ...boundsOf(spec.type, t as never),
   ]) as unknown as RecordTable;
