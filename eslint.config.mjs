@@ -54,6 +54,10 @@ const config = [
               importNames: ['added', 'changed', 'removed', 'written', 'joinDiffs'],
               message: 'What an act changes is said by a command of src/core; a screen only performs it.',
             },
+            {
+              name: 'next/link',
+              message: 'Link of src/ui fetches a page when it is meant, not when it is seen.',
+            },
           ],
           patterns: [
             {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { AppHeader } from '@/ui/app-header';
 
 export default function NotFound() {

@@ -1,5 +1,5 @@
 import { ChevronLeft } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from './link';
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
 import { HeaderAside } from './header-aside';

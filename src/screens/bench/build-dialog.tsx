@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { Command } from '@/core/ledger';
 import { archiveBuild, renameBuild } from '@/core/workbench';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Button, buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Field, Input } from '@/ui/field';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { compromises, deleteAwaited, keepAwaited, newAwaited, type Compromise } from '@/core/brief';
 import { elementName } from '@/core/parts';

@@ -1,7 +1,7 @@
 'use client';
 
 import { currencySign } from '@/core/shared/forms';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { makeException, RULES, withdrawException, type Rule, type RuleNow } from '@/core/brief';
 import type { Brief } from '@/core/records';

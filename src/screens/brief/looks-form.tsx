@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { keepLooks, looksOf } from '@/core/brief';
 import { SPREADS, SYMMETRIES, type Looks } from '@/core/records';
 import { Field, Select } from '@/ui/field';

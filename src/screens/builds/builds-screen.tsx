@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState, useSyncExternalStore } from 'react';
 import type { Colour } from '@/core/colour';
 import type { Builds, BuildSummary, ListedBuild } from '@/server/build-list';

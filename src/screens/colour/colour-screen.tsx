@@ -1,7 +1,7 @@
 'use client';
 
 import { BookOpen } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { auditColours, type AgedApart, type Register, type RegisterRows } from '@/core/mismatch';

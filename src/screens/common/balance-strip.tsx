@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Fragment } from 'react';
 import type { Tally } from '@/core/ledger';
 import { count, signed, priced } from '@/ui/numbers';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { rulesNow, touchedBy, wouldBreak } from '@/core/brief';
 import type { Entry, Tally } from '@/core/ledger';

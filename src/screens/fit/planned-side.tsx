@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { jobState } from '@/core/fit';
 import { byElementName, elementName, type ElementKey } from '@/core/parts';
 import type { FloorJob, WallJob } from '@/core/records';

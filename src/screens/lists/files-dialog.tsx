@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

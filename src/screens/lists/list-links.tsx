@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { buttonClass } from '@/ui/button';
 
 /** One list as files for other programs, and to print. `of` is the page of a build, or of own parts. */

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Colour } from '@/core/colour';
 import type { ListTable } from '@/core/formats';
 import { elementKey } from '@/core/parts';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { elementName, type ElementKey } from '@/core/parts';
 import type { BuildNeed } from '@/server/needs';

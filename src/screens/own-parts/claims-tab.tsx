@@ -1,7 +1,7 @@
 'use client';
 
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { elementName } from '@/core/parts';
 import { rankBuilds, type Contest } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { priceLookup, worthOf } from '@/core/ledger';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Workbench } from '@/core/workbench';
 import type { Colour } from '@/core/colour';

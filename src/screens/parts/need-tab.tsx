@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { restsOnRough } from '@/core/stock';
 import { elementName } from '@/core/parts';
 import { familyOf, NEED_ORDERS, needBy, sortNeed, type NeedLot, type NeedReport } from '@/core/need';

@@ -3,7 +3,7 @@
 import { currencySign } from '@/core/shared/forms';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo, useRef, useState } from 'react';
 import { elementName, elementSearch, sortedByName } from '@/core/parts';
 import { moneyToEdit, readMoney } from '@/core/shared/money';

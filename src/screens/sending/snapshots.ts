@@ -9,18 +9,23 @@ import {
 import type { BuildId } from '@/core/shared/ids';
 import type { TypedRecord } from '@/core/ledger';
 import type { Result } from '@/core/shared/result';
-import { ask, readAnswer, TAKES_PACKED, unpacked } from './answers';
+import { readAnswer, TAKES_PACKED, unpacked } from './answers';
+import { fetchOrAsked, openingPaths } from './asked-early';
 import { linesOf } from './lines-of';
 import { turns } from './turns';
 
 /**
  * Asks for what a build opens with; undefined when it could not be had. That of a long log comes in lines, which are read
- * one by one: the page goes on answering meanwhile. `opening` is for a page that has nothing of the build yet: without the
- * network it takes what was kept of it in the browser.
+ * one by one: the page goes on answering meanwhile.
  */
-export async function askSnapshot(build: BuildId, opening = false): Promise<BuildSnapshot | undefined> {
-  const path = `/api/builds/${build}/snapshot${opening ? '?opening' : ''}`;
-  const said = await readAnswer<BuildSnapshot>(() => fetch(path, { headers: TAKES_PACKED }), readLines);
+export const askSnapshot = (build: BuildId): Promise<BuildSnapshot | undefined> =>
+  had(() => fetch(`/api/builds/${build}/snapshot`, { headers: TAKES_PACKED }), readLines);
+
+async function had<T>(
+  ask: () => Promise<Response>,
+  read?: (r: Response) => Promise<Result<T, unknown>>,
+): Promise<T | undefined> {
+  const said = await readAnswer<T>(ask, read);
   return said.reached && said.answer.ok ? said.answer.value : undefined;
 }
 
@@ -50,15 +55,17 @@ export async function askBench(build: BuildId): Promise<Workbench | undefined> {
 
 /**
  * The same for a page that has nothing yet, with what the whole workspace knows and has where that can be had too: a long
- * log is drawn once, and not once more when the prices come.
+ * log is drawn once, and not once more when the prices come. Without the network it takes what was kept of the build in
+ * the browser.
  */
 export async function askOpening(
   build: BuildId,
 ): Promise<{ readonly snapshot: BuildSnapshot; readonly workbench: Workbench } | undefined> {
+  const paths = openingPaths(build);
   const [own, knowledge, now] = await Promise.all([
-    askSnapshot(build, true),
-    ask<Knowledge>('/api/knowledge'),
-    ask<Surroundings>(`/api/builds/${build}/surroundings`),
+    had(() => fetchOrAsked(paths.snapshot), readLines),
+    had<Knowledge>(() => fetchOrAsked(paths.knowledge)),
+    had<Surroundings>(() => fetchOrAsked(paths.surroundings)),
   ]);
   if (!own) return undefined;
   const snapshot = knowledge && now ? withKnowledge(own, knowledge, now) : own;

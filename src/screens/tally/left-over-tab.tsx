@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useEffect, useMemo, useState } from 'react';
 import { elementName } from '@/core/parts';
 import {

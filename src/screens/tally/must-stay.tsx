@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Workbench } from '@/core/workbench';
 import { MUST_STAY } from '@/core/inspection';
 import { stayAnswerWords } from '../words/brief';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { allIn, openPlaceholders, sparesAccount, takeTally, type Books } from '@/core/ledger';
 import { BUILD_LIST_NAMES, BUILD_LIST_TITLES } from '@/core/lists/titles';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';

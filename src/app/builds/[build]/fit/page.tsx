@@ -1,17 +1,7 @@
-import { notFound } from 'next/navigation';
-import { asId, type BuildId } from '@/core/shared/ids';
 import { FitPage } from '@/screens/fit';
-import { pageOpening } from '@/server/snapshot';
-import { withWorkspace } from '../../../with-workspace';
 import { buildTitle } from '../build-title';
+import { pageOfBuild } from '../page-of-build';
 
 export const generateMetadata = buildTitle('Fit');
 
-export default async function BuildPage({ params }: { params: Promise<{ build: string }> }) {
-  const build = asId<BuildId>((await params).build);
-  return withWorkspace((handle) => {
-    const opening = pageOpening(handle, build);
-    if (!opening) notFound();
-    return <FitPage key={build} opening={opening} />;
-  });
-}
+export default pageOfBuild((opened, build) => <FitPage key={build} {...opened} />);
