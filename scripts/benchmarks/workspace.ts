@@ -171,8 +171,7 @@ interface Answers {
 
 /**
  * How long the server took over each of some lines that were logged: as the page saw it, which draws the new balance on one
- * of the processors at the same time, and for the same lines sent
- * again with nothing else to do.
+ * of the processors at the same time, and for the same lines sent again with nothing else to do.
  */
 async function answers(page: Window): Promise<Answers> {
   const line = page.locator('#log-line');
