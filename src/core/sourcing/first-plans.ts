@@ -35,15 +35,15 @@ export function filledByAdded(begin: Begin): State {
   return filledFrom(state, addSellers(begin.c, state.open), begin.random);
 }
 
-/** Where parcels are limited: the cheapest of some plans from sellers that together have most of what is wanted. */
-export function filledForMost(begin: Begin): State {
+/** Where parcels are limited: plans from sellers that together have most of what is wanted, the best first. */
+export function filledForMost(begin: Begin): State[] {
   const { c, random } = begin;
   const plans = sellersForMost(c, random).map((sellers) => {
     const state = filledFrom(withDonors(c, begin.donors), sellers, random);
     meetMore(state);
     return state;
   });
-  return plans.reduce((a, b) => (b.score < a.score ? b : a));
+  return plans.sort((a, b) => a.score - b.score);
 }
 
 /** Fills a plan from the sellers that are opened; what none of them has comes from anybody. */

@@ -72,9 +72,22 @@ function lacking(p: Problem, sellers: readonly number[]): number {
 describe('a first plan for most of what is wanted', () => {
   it.each([501, 502, 503, 504])('keeps to the limit and leaves few pieces unmet, seed %i', (seed) => {
     const c = compile(buyingProblem('few parcels', 'medium', seed));
-    const plan = filledForMost({ c, random: seededRandom(seed), donors: null });
+    const plan = filledForMost({ c, random: seededRandom(seed), donors: null })[0]!;
     expect(plan.parcels).toBeLessThanOrEqual(c.maxSellers);
     const wanted = c.need.reduce((a, b) => a + b, 0);
     expect(plan.unmet).toBeLessThan(0.03 * wanted);
+  });
+
+  it.each([511, 512, 513, 514, 515, 516])('is as full whichever way chance goes, seed %i', (seed) => {
+    const problem = buyingProblem('few parcels', 'medium', seed);
+    const c = compile(problem);
+    const lacks = [1, 2, 3, 4].map((chance) => {
+      const [choice] = sellersForMost(c, seededRandom(chance));
+      return lacking(
+        problem,
+        [...choice!].flatMap((is, s) => (is ? [s] : [])),
+      );
+    });
+    expect(new Set(lacks).size).toBe(1);
   });
 });

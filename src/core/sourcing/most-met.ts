@@ -1,12 +1,17 @@
 import { between, type Random } from '../shared/random';
 import type { Compiled } from './compile';
 
-/** Rounds that begin from a part of the best sellers so far. */
-const ROUNDS = 30;
+/**
+ * Rounds that begin from a part of the best sellers so far. Where parcels are really scarce a few dozen leave up to three
+ * more pieces unmet than some hundred, and find hardly any of the choices that have equally much.
+ */
+const ROUNDS = 300;
+/** And where what is allowed is enough for all who have any of it. */
+const ROUNDS_OF_PLENTY = 30;
 /** Lots of a seller looked at, in all: beyond this what was found has to do. */
 const MOST_LOOKED = 50_000_000;
 /** Choices that are kept. */
-const MOST_CHOICES = 8;
+const MOST_CHOICES = 24;
 
 /**
  * Where no more parcels are allowed than so many: sellers that together have the most of what is wanted, by greedy choice
@@ -17,10 +22,12 @@ const MOST_CHOICES = 8;
 export function sellersForMost(c: Compiled, random: Random): Uint8Array[] {
   const cover = new Cover(c);
   cover.addBest();
+  const rounds = cover.chosen.length < c.maxSellers ? ROUNDS_OF_PLENTY : ROUNDS;
   cover.exchange(0);
+  cover.exchangePairs();
   let least = cover.lacking;
   const found = new Map([[keyOf(cover.chosen), cover.chosen.slice()]]);
-  for (let round = 0; round < ROUNDS && !cover.isTired; round++) {
+  for (let round = 0; round < rounds && !cover.isTired; round++) {
     const known = [...found.values()];
     const best = known[between(random, 0, known.length - 1)]!;
     // One that is new, or the exchanges would only lead back.
@@ -29,6 +36,7 @@ export function sellersForMost(c: Compiled, random: Random): Uint8Array[] {
     cover.begin([other, ...best.filter((s) => s !== other && random() < keep)].slice(0, c.maxSellers));
     cover.addBest();
     cover.exchange(between(random, 0, c.maxSellers - 1));
+    if (cover.lacking < least) cover.exchangePairs();
     if (cover.isTired) break;
     if (cover.lacking < least) found.clear();
     least = Math.min(least, cover.lacking);
@@ -106,6 +114,29 @@ class Cover {
       idle = this.lacking < before ? 0 : idle + 1;
       if (this.chosen.length === 0) return;
     }
+  }
+
+  /** Takes any two out and puts any other two in, as long as less lacks by that. */
+  exchangePairs(): void {
+    const isFull = this.chosen.length === this.c.maxSellers;
+    while (isFull && this.lacking > 0 && !this.isTired && this.exchangePair());
+  }
+
+  private exchangePair(): boolean {
+    const before = [...this.chosen];
+    const most = this.lacking;
+    for (let i = 0; i < before.length; i++)
+      for (let j = 0; j < i && !this.isTired; j++) {
+        const kept = before.filter((_, at) => at !== i && at !== j);
+        for (let s = 0; s < this.c.sellers; s++) {
+          if (before.includes(s)) continue;
+          this.begin([...kept, s]);
+          this.addBest();
+          if (this.lacking < most) return true;
+        }
+      }
+    this.begin(before);
+    return false;
   }
 
   private bestToAdd(): number {

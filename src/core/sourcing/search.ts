@@ -29,6 +29,8 @@ const PAIRS = 0.25;
 export class Search {
   readonly state: State;
   best: Saved;
+  /** Where parcels are limited: plans from other choices of sellers, from which it may be begun as well, the best first. */
+  readonly beginnings: readonly Saved[];
   private readonly shut: Uint8Array;
   private readonly sunk: Float64Array;
   private readonly parcels: Parcels;
@@ -47,7 +49,9 @@ export class Search {
     const begin = { c, random, donors };
     const own = [filledAtOnce(begin, true), filledByAdded(begin)];
     const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
-    if (c.maxSellers < c.sellers && !donors) starts.push(filledForMost(begin));
+    const forMost = c.maxSellers < c.sellers && !donors ? filledForMost(begin) : [];
+    starts.push(...forMost.slice(0, 1));
+    this.beginnings = forMost.map((state) => state.save());
     const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
     // What can be met is met from the start: what a search has, it never gives up.
     if (first.unmet > 0 && !donors) meetMore(first);
@@ -73,6 +77,12 @@ export class Search {
     this.state.load(saved);
     this.best = this.state.save();
     return true;
+  }
+
+  /** Goes on from another plan, better or not. */
+  goOnFrom(saved: Saved): void {
+    this.state.load(saved);
+    if (scoreOf(saved) < scoreOf(this.best)) this.best = saved;
   }
 
   /** Goes on from the best plan. */

@@ -9,6 +9,7 @@ import { Search } from './search';
 import { State, type Saved } from './state';
 import { donorChoices, DonorTrial } from './donor-trial';
 import { anneal } from './anneal';
+import { Beginnings, type Share } from './beginnings';
 
 /** Share of the time after which a plan that leaves more unmet than it might is given a floor of its own. */
 const MET_AFTER = 0.7;
@@ -142,6 +143,11 @@ export class Solver {
     for (const rows of this.best.from)
       for (const [source] of rows) if (source >= 0) used.add(this.c.offerSeller[source]!);
     return used.size;
+  }
+
+  /** Other choices of sellers to search from, of which this thread looks at its share. */
+  beginnings(share: Share): Beginnings {
+    return new Beginnings(this.search, share);
   }
 
   /** Takes in a plan found elsewhere. */

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { parentPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
+import type { Beginnings, Share } from '@/core/sourcing/beginnings';
 import { modelOf } from '@/core/sourcing/milp';
 import { partModel } from '@/core/sourcing/part-model';
 import { reachableNeed } from '@/core/sourcing/reachable';
@@ -103,6 +104,8 @@ async function solveAround(job: Job, until: number): Promise<void> {
  * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
  */
 const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
+/** Share of the time in which choices of sellers to begin from are looked at, at most. */
+const LOOK_SHARE = 0.15;
 /** Share of the time that what a search has found is divided anew in, at most. */
 const DIVIDE_SHARE = 0.2;
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
@@ -117,17 +120,28 @@ async function coolAndDivide(job: Job, length: number): Promise<void> {
     await divide(job, present, DIVIDE_SHARE * length);
 }
 
+/** Looks at the choices of sellers that this thread may begin from, until enough time is over. */
+function lookAtBeginnings(job: Job, share: Share): Beginnings {
+  const beginnings = job.solver.beginnings(share);
+  while (!job.over && job.elapsed < LOOK_SHARE * job.task.seconds && beginnings.look()) job.hear();
+  return beginnings;
+}
+
 /**
  * Searches anew, and solves around what is best, again and again: a search that has cooled down leaves its place no more,
  * and the next one seldom comes to rest in the same. So more time is not worse than less.
  */
 async function searchInRounds(job: Job): Promise<void> {
-  const { seconds } = job.task;
+  const { seconds, role, seed } = job.task;
+  const beginnings = lookAtBeginnings(job, role === 'around' ? { of: 2, at: seed & 1 } : { of: 1, at: 0 });
   for (let length = ROUND.seconds; ; length *= 2) {
     const began = job.elapsed;
     // What would be left for another round is too little for one: it belongs to this.
     const until = seconds - (began + length) < length ? seconds : began + length;
-    for (let n = 0; n < ROUND.coolings && !job.over; n++) await coolAndDivide(job, until - began);
+    for (let n = 0; n < ROUND.coolings && !job.over; n++) {
+      beginnings.begin();
+      await coolAndDivide(job, until - began);
+    }
     job.listen();
     await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
     await wanderAndDivide(job, until);

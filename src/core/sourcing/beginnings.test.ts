@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../shared/random';
+import { buyingProblem, type StructureName } from '../testing/buying-problems';
+import { anneal } from './anneal';
+import { Beginnings } from './beginnings';
+import { compile } from './compile';
+import { Search } from './search';
+import { scoreOf } from './state';
+
+const searchOf = (structure: StructureName, seed: number) =>
+  new Search(compile(buyingProblem(structure, 'medium', seed)), seededRandom(seed));
+
+const sellersOf = ({ c, state }: Search): string =>
+  [...new Set(state.save().from.flatMap((rows) => rows.map(([o]) => (o >= 0 ? c.offerSeller[o]! : -1))))]
+    .sort((a, b) => a - b)
+    .join();
+
+/** Cools down so often, and gives what that came to. */
+function coolings(search: Search, times: number, steps: number, begin: () => void): number {
+  for (let n = 0; n < times; n++) {
+    begin();
+    for (let i = 0; i < steps; i++) anneal(search, i / steps);
+  }
+  return scoreOf(search.best);
+}
+
+describe('other choices of sellers to begin from', () => {
+  it('are looked at, each by one of the threads, and begun from in turn, the best first', () => {
+    const looked = [0, 1].map((at) => {
+      const search = searchOf('few parcels', 603);
+      const beginnings = new Beginnings(search, { of: 2, at });
+      let n = 0;
+      while (beginnings.look()) n++;
+      const scores: number[] = [];
+      const sellers = new Set<string>();
+      for (let i = 0; i < n; i++) {
+        beginnings.begin();
+        scores.push(search.state.score);
+        sellers.add(sellersOf(search));
+      }
+      expect(scores).toEqual([...scores].sort((a, b) => a - b));
+      expect(sellers.size).toBeGreaterThan(1);
+      expect(scoreOf(search.best)).toBeLessThanOrEqual(scores[0]! + 1e-6);
+      // When there is none left the search goes on from where it is.
+      const last = search.state.score;
+      beginnings.begin();
+      expect(search.state.score).toBe(last);
+      return n;
+    });
+    const all = new Beginnings(searchOf('few parcels', 603), { of: 1, at: 0 });
+    let n = 0;
+    while (all.look()) n++;
+    expect(looked[0]! + looked[1]!).toBe(n);
+  });
+
+  it('are none where there are parcels to spare', () => {
+    for (const structure of ['plain', 'many sellers', 'cheap postage'] as const)
+      expect(new Beginnings(searchOf(structure, 602), { of: 1, at: 0 }).look()).toBe(false);
+  });
+
+  it('lead to plans that a search from one beginning does not come to', () => {
+    const seeds = [603, 604, 605, 606];
+    const [one, several] = [0, 0].map((_, isSeveral) =>
+      seeds.reduce((sum, seed) => {
+        const search = searchOf('few parcels', seed);
+        const beginnings = new Beginnings(search, { of: 1, at: 0 });
+        if (isSeveral) while (beginnings.look());
+        return sum + coolings(search, 3, 120, () => isSeveral && beginnings.begin());
+      }, 0),
+    );
+    expect(several).toBeLessThan(one!);
+  });
+});

@@ -1,0 +1,63 @@
+import { anneal } from './anneal';
+import type { Search } from './search';
+import { scoreOf, type Saved } from './state';
+
+/** Beginnings that are looked at, in all threads together. */
+const MOST = 16;
+/** How each is looked at: so many steps of twenty, from so warm to so cold as a search is at these shares of its time. */
+const LOOK = { steps: 40, from: 0.55, to: 0.95 };
+
+/** Which of several threads that search apart this is: each looks at beginnings of its own. */
+export interface Share {
+  readonly of: number;
+  readonly at: number;
+}
+
+/**
+ * Other choices of sellers for a search to begin from. Where hardly any parcels are allowed only some choices have all that
+ * can be had, and no exchange of one or two sellers leads from one to the next: a search stays with the choice it began
+ * with, whatever that costs. What a choice costs only shows once its pieces have been divided well, so each is searched for
+ * a moment; the best are then begun from, one after the other.
+ *
+ * @example
+ * const beginnings = new Beginnings(search, { of: 1, at: 0 });
+ * while (beginnings.look());
+ * beginnings.begin(); // the search goes on from the best of them
+ */
+export class Beginnings {
+  private readonly unseen: Saved[];
+  private readonly seen: Saved[] = [];
+
+  constructor(
+    private readonly search: Search,
+    { of, at }: Share,
+  ) {
+    const { best, beginnings, state } = search;
+    const equal = beginnings.filter((b) => b.unmet <= best.unmet).slice(0, MOST);
+    // With parcels to spare a seller is opened and closed as it pays: any beginning leads anywhere.
+    const isTight = state.parcels >= search.c.maxSellers && equal.length > 1;
+    this.unseen = isTight ? equal.filter((_, i) => i % of === at) : [];
+  }
+
+  /** Looks at the next; false when all have been looked at. */
+  look(): boolean {
+    const plan = this.unseen.shift();
+    if (!plan) return false;
+    const { search } = this;
+    search.goOnFrom(plan);
+    let best = plan;
+    for (let i = 0; i < LOOK.steps; i++) {
+      anneal(search, LOOK.from + ((LOOK.to - LOOK.from) * i) / LOOK.steps);
+      if (search.state.score < scoreOf(best)) best = search.state.save();
+    }
+    this.seen.push(best);
+    this.seen.sort((a, b) => scoreOf(a) - scoreOf(b));
+    return true;
+  }
+
+  /** Has the search go on from the best that it has not been begun from; where there is none, from where it is. */
+  begin(): void {
+    const plan = this.seen.shift();
+    if (plan) this.search.goOnFrom(plan);
+  }
+}
