@@ -126,7 +126,16 @@ test('the focus is never lost: skip, parts by F6, dialogs, menus and steps give 
 }) => {
   await page.goto('/builds');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('link', { name: 'Skip the bars' })).toBeFocused();
+  const skip = page.getByRole('link', { name: 'Skip the bars' });
+  await expect(skip).toBeFocused();
+  await expect(skip).toHaveCSS('position', 'fixed');
+  // A page that a click opened has the focus there as well, and nothing lies on its name.
+  await page.getByRole('link', { name: 'Prices', exact: true }).click();
+  await expect(page).toHaveTitle(/^Prices/);
+  await expect(skip).toBeFocused();
+  await expect(skip).toHaveCSS('position', 'absolute');
+  await page.getByRole('link', { name: 'Builds', exact: true }).click();
+  await expect(page).toHaveTitle(/^Builds/);
   const held = () =>
     page.evaluate(() => document.activeElement !== document.body && document.activeElement !== null);
   await page.getByRole('link', { name: /Lightkeeper's House/ }).click();

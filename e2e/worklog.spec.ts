@@ -137,3 +137,29 @@ test('the line says what is in the way, and offers what would do', async ({ page
   await page.getByRole('button', { name: 'tile 1x2 clear-sky' }).click();
   await expect(page.locator('#log-line')).toHaveValue('+2 tile 1x2 clear-sky');
 });
+
+test('of many modifications those in sight are drawn as the bench opens, and the one that is open is among them', async ({
+  page,
+}) => {
+  const build = new URL(page.url()).pathname.split('/')[2]!;
+  const { value } = (await (await page.request.get(`/api/builds/${build}/snapshot`)).json()) as {
+    value: { records: { type: string; record: object }[] };
+  };
+  const { record } = value.records.find((r) => r.type === 'modification')!;
+  const added = Array.from({ length: 40 }, (_, i) => ({
+    type: 'modification',
+    record: { ...record, id: crypto.randomUUID(), no: i + 2, position: i + 2, title: `Step ${i + 2}` },
+  }));
+  const said = await page.request.post('/api/actions', {
+    data: {
+      id: crypto.randomUUID(),
+      scope: build,
+      label: 'steps',
+      diff: { added, changed: [], removed: [] },
+    },
+  });
+  expect(await said.text()).toMatch(/^\{"ok":true/);
+  await page.goto(`/builds/${build}`);
+  await expect(page.getByText('Step 41').first()).toBeInViewport();
+  await expect(page.getByText('Step 38')).toBeInViewport();
+});

@@ -2,7 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useDeferredValue, useEffect, useMemo, useRef, type RefObject } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { zoneOf, type AccountKey, type Modification } from '@/core/ledger';
 import type { EntryId, ModificationId, ZoneId } from '@/core/shared/ids';
 import { findInLog, LOG_ORDERS, sortLog, type Workbench } from '@/core/workbench';
@@ -40,7 +40,8 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
     );
     return sortLog(workbench, list, order, workbench.planned);
   }, [workbench, version, zone, found, order]);
-  const scroller = useRef<HTMLDivElement>(null);
+  // Not a ref: the list inside is there before what it scrolls in is, and must hear of it.
+  const [scroller, setScroller] = useState<HTMLDivElement | null>(null);
   return (
     <section aria-label="Worklog" className="flex h-full min-h-0 flex-col">
       <div className="flex flex-wrap items-center gap-2 px-4 pt-3">
@@ -68,7 +69,7 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
         <ViewSelect onCompare={() => dialogs.open({ dialog: 'whatIfs' })} />
       </div>
       <MarkedBar dialogs={dialogs} />
-      <div ref={scroller} className="scroll-box px-4 pb-4">
+      <div ref={setScroller} className="scroll-box px-4 pb-4">
         {modifications.length === 0 &&
           (found ? (
             <p className="text-soft py-6">Nothing in the worklog has “{wanted.trim()}” in it.</p>
@@ -135,11 +136,11 @@ function LongList({
   found: ReadonlySet<EntryId> | undefined;
   selected: string | null;
   dialogs: BenchDialogs;
-  scroller: RefObject<HTMLDivElement | null>;
+  scroller: HTMLDivElement | null;
 }) {
   const virtual = useVirtualizer({
     count: modifications.length,
-    getScrollElement: () => scroller.current,
+    getScrollElement: () => scroller,
     getItemKey: (i) => modifications[i]?.id ?? i,
     estimateSize: () => 57,
     overscan: 6,
@@ -147,7 +148,7 @@ function LongList({
   const at = modifications.findIndex((m) => m.id === selected);
   useEffect(() => {
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
-  }, [at, virtual]);
+  }, [at, virtual, scroller]);
   const items = virtual.getVirtualItems();
   return (
     <ol
