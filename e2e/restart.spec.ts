@@ -8,6 +8,7 @@ import { balance, isAccessible, log } from './helpers';
 const PORT = 3792;
 const DATA = 'test-results/restart-data';
 const env = { ...process.env, EVARN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' };
+
 async function start(): Promise<ChildProcess> {
   // What an earlier run left on the port would answer in place of this one, with pages of another build.
   const other = await fetch(`http://127.0.0.1:${PORT}/`).catch(() => null);

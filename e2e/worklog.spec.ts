@@ -145,11 +145,30 @@ test('of many modifications those in sight are drawn as the bench opens, and the
   const { value } = (await (await page.request.get(`/api/builds/${build}/snapshot`)).json()) as {
     value: { records: { type: string; record: object }[] };
   };
-  const { record } = value.records.find((r) => r.type === 'modification')!;
-  const added = Array.from({ length: 40 }, (_, i) => ({
-    type: 'modification',
-    record: { ...record, id: crypto.randomUUID(), no: i + 2, position: i + 2, title: `Step ${i + 2}` },
+  const of = (type: string) => value.records.find((r) => r.type === type)!.record;
+  const steps = Array.from({ length: 40 }, (_, i) => ({
+    ...of('modification'),
+    id: crypto.randomUUID(),
+    no: i + 2,
+    position: i + 2,
+    title: `Step ${i + 2}`,
   }));
+  // The last is longer than the window.
+  const unpacked = of('entry') as { movements: { to: string }[] };
+  const [first] = unpacked.movements;
+  const entries = Array.from({ length: 40 }, (_, i) => ({
+    ...unpacked,
+    id: crypto.randomUUID(),
+    kind: 'add',
+    no: i + 10,
+    position: i + 10,
+    modification: steps.at(-1)!.id,
+    movements: [{ ...first, qty: 1, from: 'outside', to: first!.to }],
+  }));
+  const added = [
+    ...steps.map((record) => ({ type: 'modification', record })),
+    ...entries.map((record) => ({ type: 'entry', record })),
+  ];
   const said = await page.request.post('/api/actions', {
     data: {
       id: crypto.randomUUID(),
@@ -161,5 +180,5 @@ test('of many modifications those in sight are drawn as the bench opens, and the
   expect(await said.text()).toMatch(/^\{"ok":true/);
   await page.goto(`/builds/${build}`);
   await expect(page.getByText('Step 41').first()).toBeInViewport();
-  await expect(page.getByText('Step 38')).toBeInViewport();
+  await expect(page.getByText('0 out · 40 in')).toBeInViewport();
 });

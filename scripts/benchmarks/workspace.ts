@@ -39,7 +39,7 @@ export async function measureWorkspace(): Promise<void> {
     say(what, aim, `${told(big.pages[of])}; demo ${told(demo.pages[of])}`);
   row('first page, cold, while the server still loads its programs', 'no more than the demo', 'first');
   say(
-    'first page, cold, once they are loaded',
+    'first page, once they are loaded and it has drawn its first pages itself',
     'under 300 ms',
     `${told(bigRested)}; demo ${told(demoRested)}`,
   );
@@ -85,7 +85,7 @@ const told = ({ ms, kB }: Page): string => `${ms} ms, ${kB} kB`;
 /** A server loads the programs of all pages as it starts: how long, only the machine tells, not the workspace. */
 const LOADED_AFTER = 4000;
 
-/** The first page of a server that was asked nothing of the workspace before, and has nothing else to do any more. */
+/** The first page of a server that nobody asked anything before, and that has nothing else to do any more. */
 async function rested(server: Server): Promise<Page> {
   try {
     await new Promise((done) => setTimeout(done, LOADED_AFTER));

@@ -16,6 +16,9 @@ import { ModificationCard } from './modification-card';
 import { ViewSelect, ZoneChips } from './worklog-bar';
 import type { BenchDialogs } from './dialogs';
 
+/** Height of a modification that is not open, in px. */
+const HEAD = 57;
+
 /** Modifications up to which all are in the page, and each shows its first lots drawn. */
 const MOST_DRAWN = 24;
 
@@ -142,12 +145,16 @@ function LongList({
     count: modifications.length,
     getScrollElement: () => scroller,
     getItemKey: (i) => modifications[i]?.id ?? i,
-    estimateSize: () => 57,
+    estimateSize: () => HEAD,
     overscan: 6,
   });
   const at = modifications.findIndex((m) => m.id === selected);
   useEffect(() => {
-    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+    if (at < 0 || !scroller) return;
+    const top = virtual.getOffsetForIndex(at, 'start')?.[0] ?? 0;
+    const isInSight = top >= scroller.scrollTop && top < scroller.scrollTop + scroller.clientHeight - HEAD;
+    // By its head: what is opened may be longer than all that shows.
+    if (!isInSight) virtual.scrollToIndex(at, { align: 'start' });
   }, [at, virtual, scroller]);
   const items = virtual.getVirtualItems();
   return (
