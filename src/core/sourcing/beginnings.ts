@@ -3,9 +3,11 @@ import type { Search } from './search';
 import { scoreOf, type Saved } from './state';
 
 /** Beginnings that are looked at, in all threads together. */
-const MOST = 16;
-/** How each is looked at: so many steps of twenty, from so warm to so cold as a search is at these shares of its time. */
-const LOOK = { steps: 40, from: 0.55, to: 0.95 };
+const MOST = 64;
+/** How many of them are left at last, to be begun from. */
+const LAST = 3;
+/** How each is looked at: so many steps of twenty in the first round, from so warm to so cold as a search is at these shares of its time. */
+const LOOK = { steps: 10, from: 0.55, to: 0.95 };
 
 /** Which of several threads that search apart this is: each looks at beginnings of its own. */
 export interface Share {
@@ -17,7 +19,8 @@ export interface Share {
  * Other choices of sellers for a search to begin from. Where hardly any parcels are allowed only some choices have all that
  * can be had, and no exchange of one or two sellers leads from one to the next: a search stays with the choice it began
  * with, whatever that costs. What a choice costs only shows once its pieces have been divided well, so each is searched for
- * a moment; the best are then begun from, one after the other.
+ * a moment, the better half of them for twice as long, and so forth (successive halving, Karnin, Koren and Somekh 2013);
+ * the last are then begun from, one after the other.
  *
  * @example
  * const beginnings = new Beginnings(search, { of: 1, at: 0 });
@@ -25,8 +28,10 @@ export interface Share {
  * beginnings.begin(); // the search goes on from the best of them
  */
 export class Beginnings {
-  private readonly unseen: Saved[];
-  private readonly seen: Saved[] = [];
+  private unseen: Saved[];
+  /** What the others of this round have come to. */
+  private seen: Saved[] = [];
+  private steps = LOOK.steps;
 
   constructor(
     private readonly search: Search,
@@ -39,25 +44,37 @@ export class Beginnings {
     this.unseen = isTight ? equal.filter((_, i) => i % of === at) : [];
   }
 
-  /** Looks at the next; false when all have been looked at. */
+  /** Looks at the next; false when the last have been looked at. */
   look(): boolean {
+    if (this.unseen.length === 0 && this.seen.length > LAST) this.nextRound();
     const plan = this.unseen.shift();
     if (!plan) return false;
-    const { search } = this;
+    const { search, steps } = this;
     search.goOnFrom(plan);
     let best = plan;
-    for (let i = 0; i < LOOK.steps; i++) {
-      anneal(search, LOOK.from + ((LOOK.to - LOOK.from) * i) / LOOK.steps);
+    for (let i = 0; i < steps; i++) {
+      anneal(search, LOOK.from + ((LOOK.to - LOOK.from) * i) / steps);
       if (search.state.score < scoreOf(best)) best = search.state.save();
     }
     this.seen.push(best);
-    this.seen.sort((a, b) => scoreOf(a) - scoreOf(b));
     return true;
   }
 
   /** Has the search go on from the best that it has not been begun from; where there is none, from where it is. */
   begin(): void {
+    // Those of a round that was not looked at to its end are as good as they were found in the one before.
+    this.seen = [...this.seen, ...this.unseen].sort(better);
+    this.unseen = [];
     const plan = this.seen.shift();
     if (plan) this.search.goOnFrom(plan);
   }
+
+  private nextRound(): void {
+    this.seen.sort(better);
+    this.unseen = this.seen.slice(0, Math.max(LAST, this.seen.length >> 1));
+    this.seen = [];
+    this.steps *= 2;
+  }
 }
+
+const better = (a: Saved, b: Saved): number => scoreOf(a) - scoreOf(b);

@@ -2,8 +2,9 @@ import type { Random } from '../shared/random';
 import { addSellers } from './add-sellers';
 import type { Compiled } from './compile';
 import { meetMore } from './meet-more';
-import { sellersForMost } from './most-met';
+import { NearChoices, sellersForMost } from './most-met';
 import { fillLots, noRules } from './repair';
+import { SellerCover } from './seller-cover';
 import { State } from './state';
 
 /** What a search begins from. */
@@ -32,27 +33,46 @@ export function filledAtOnce({ c, random, donors }: Begin, sunk: boolean): State
 /** A plan from sellers that are worth their parcels; what none of them has comes from anybody. */
 export function filledByAdded(begin: Begin): State {
   const state = withDonors(begin.c, begin.donors);
-  return filledFrom(state, addSellers(begin.c, state.open), begin.random);
+  const opened = addSellers(begin.c, state.open);
+  return filledFrom(
+    state,
+    [...opened.keys()].filter((s) => opened[s] === 1),
+    begin.random,
+  );
 }
 
-/** Where parcels are limited: plans from sellers that together have most of what is wanted, the best first. */
+/** Lots of all plans that are made where parcels are limited: of a large problem only some can be. */
+const MOST_LOTS = 24_000;
+
+/**
+ * Where parcels are limited: plans from sellers that together have most of what is wanted, the best first. What they seem
+ * to have may be more than what comes of it, since two lots want the same pieces or a box is not worth it: so others are
+ * looked at too, as long as they seem to have no less than what came of the best.
+ */
 export function filledForMost(begin: Begin): State[] {
   const { c, random } = begin;
-  const plans = sellersForMost(c, random).map((sellers) => {
-    const state = filledFrom(withDonors(c, begin.donors), sellers, random);
+  const cover = new SellerCover(c);
+  const near = new NearChoices(cover, sellersForMost(cover, random), Math.ceil(MOST_LOTS / c.lots));
+  const plans: State[] = [];
+  let least = Infinity;
+  for (let chosen = near.next(least); chosen; chosen = near.next(least)) {
+    const state = filledFrom(withDonors(c, begin.donors), chosen, random);
     meetMore(state);
-    return state;
-  });
+    plans.push(state);
+    least = Math.min(least, state.unmet);
+    near.tell(chosen, state.score, least);
+  }
   return plans.sort((a, b) => a.score - b.score);
 }
 
 /** Fills a plan from the sellers that are opened; what none of them has comes from anybody. */
-function filledFrom(state: State, opened: Uint8Array, random: Random): State {
+function filledFrom(state: State, opened: readonly number[], random: Random): State {
   const { c } = state;
   const rules = noRules(state);
-  for (let s = 0; s < c.sellers; s++) {
-    rules.shut[s] = opened[s] ? 0 : 1;
-    rules.sunk[s] = opened[s] ? c.bandPence[s]![0]! : 0;
+  rules.shut.fill(1);
+  for (const s of opened) {
+    rules.shut[s] = 0;
+    rules.sunk[s] = c.bandPence[s]![0]!;
   }
   const lots = byFewestOffers(c);
   fillLots(state, lots, rules, random);

@@ -105,7 +105,7 @@ async function solveAround(job: Job, until: number): Promise<void> {
  */
 const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
 /** Share of the time in which choices of sellers to begin from are looked at, at most. */
-const LOOK_SHARE = 0.15;
+const LOOK_SHARE = 0.35;
 /** Share of the time that what a search has found is divided anew in, at most. */
 const DIVIDE_SHARE = 0.2;
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */

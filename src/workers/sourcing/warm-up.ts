@@ -5,6 +5,9 @@ import type { highs } from './exact';
 
 /** Steps of the search. */
 const WARM_UP = 120;
+/** Parcels of the same problem where they are limited, and how many choices of sellers are looked at there. */
+const FEW = 5;
+const LOOKED_AT = 4;
 
 /**
  * Runs the search on a made-up problem and divides what it finds, so that the code a thread is going to need has been
@@ -60,4 +63,12 @@ export function warmUp(solver: Awaited<ReturnType<typeof highs>>): void {
   const search = new Solver(c, { seed: 1, trialDonors: false, boundSteps: WARM_UP / 10 });
   for (let i = 0; i < WARM_UP; i++) search.work(i / WARM_UP);
   dividedAnew(solver, c, search.best, { left: () => 1, onBetter: () => {} });
+  // What only runs where parcels are limited.
+  const limited = new Solver(compile({ ...problem, maxSellers: FEW }), {
+    seed: 1,
+    trialDonors: false,
+    boundSteps: 0,
+  });
+  const beginnings = limited.beginnings({ of: 1, at: 0 });
+  for (let i = 0; i < LOOKED_AT && beginnings.look(); i++);
 }
