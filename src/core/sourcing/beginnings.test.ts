@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared/random';
-import { buyingProblem, type StructureName } from '../testing/buying-problems';
+import { buyingProblem, type SizeName, type StructureName } from '../testing/buying-problems';
 import { anneal } from './anneal';
 import { Beginnings } from './beginnings';
 import { compile } from './compile';
 import { Search } from './search';
 import { scoreOf } from './state';
 
-const searchOf = (structure: StructureName, seed: number) =>
-  new Search(compile(buyingProblem(structure, 'medium', seed)), seededRandom(seed));
+const searchOf = (structure: StructureName, seed: number, size: SizeName = 'medium') =>
+  new Search(compile(buyingProblem(structure, size, seed)), seededRandom(seed));
 
 const sellersOf = ({ c, state }: Search): string =>
   [...new Set(state.save().from.flatMap((rows) => rows.map(([o]) => (o >= 0 ? c.offerSeller[o]! : -1))))]
@@ -27,7 +27,7 @@ function coolings(search: Search, times: number, steps: number, begin: () => voi
 describe('other choices of sellers to begin from', () => {
   it('are looked at, each by one of the threads, fewer and longer from round to round, and begun from, the best first', () => {
     const looked = [0, 1].map((at) => {
-      const search = searchOf('few parcels', 603);
+      const search = searchOf('few parcels', 3005);
       const beginnings = new Beginnings(search, { of: 2, at });
       let n = 0;
       while (beginnings.look()) n++;
@@ -47,7 +47,7 @@ describe('other choices of sellers to begin from', () => {
       expect(search.state.score).toBe(last);
       return n;
     });
-    const { beginnings: all, best } = searchOf('few parcels', 603);
+    const { beginnings: all, best } = searchOf('few parcels', 3005);
     const equal = Math.min(64, all.filter((b) => b.unmet <= best.unmet).length);
     // Each of one thread's share once, half of those again, and so forth, until three are left.
     const rounds = (n: number): number => (n <= 3 ? n : n + rounds(Math.max(3, n >> 1)));
@@ -55,11 +55,24 @@ describe('other choices of sellers to begin from', () => {
   });
 
   it('that were not looked at for want of time are begun from as they were found', () => {
-    const search = searchOf('few parcels', 603);
+    const search = searchOf('few parcels', 3005);
     const beginnings = new Beginnings(search, { of: 1, at: 0 });
     const best = Math.min(...search.beginnings.map(scoreOf));
     beginnings.begin();
     expect(search.state.score).toBeCloseTo(best, 6);
+  });
+
+  it('are looked for by what they are estimated to cost where there are too many to fill each', () => {
+    const search = searchOf('few parcels', 23, 'large');
+    const beginnings = new Beginnings(search, { of: 1, at: 0 });
+    const filled = scoreOf(search.best);
+    const before = beginnings.left;
+    for (let n = 0; n < 3; n++) expect(beginnings.look()).toBe(true);
+    expect(beginnings.left).toBe(3);
+    expect(before).toBeLessThanOrEqual(3);
+    // Not searched from yet, the best of them is cheaper than all that were filled.
+    beginnings.begin();
+    expect(search.state.score).toBeLessThan(0.97 * filled);
   });
 
   it('are none where there are parcels to spare', () => {

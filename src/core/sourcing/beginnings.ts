@@ -1,9 +1,18 @@
 import { anneal } from './anneal';
+import { cheapChoice } from './cheap-choice';
+import { ChoiceCost } from './choice-cost';
+import { filledFull } from './first-plans';
 import type { Search } from './search';
-import { scoreOf, type Saved } from './state';
+import { SellerCover } from './seller-cover';
+import { scoreOf, sellersOf, type Saved } from './state';
 
 /** Beginnings that are looked at, in all threads together. */
 const MOST = 64;
+/** Of problems with more lots choices are looked for by what they are estimated to cost: so many, each by so many estimates. */
+const MANY_LOTS = 200;
+const CHEAP = { choices: 3, looks: 2000 };
+/** And so many of the others are looked at beside them. */
+const OTHERS = 5;
 /** How many of them are left at last, to be begun from. */
 const LAST = 3;
 /** How each is looked at: so many steps of twenty in the first round, from so warm to so cold as a search is at these shares of its time. */
@@ -32,20 +41,33 @@ export class Beginnings {
   /** What the others of this round have come to. */
   private seen: Saved[] = [];
   private steps = LOOK.steps;
+  private cheap = 0;
 
   constructor(
     private readonly search: Search,
     { of, at }: Share,
   ) {
     const { best, beginnings, state } = search;
-    const equal = beginnings.filter((b) => b.unmet <= best.unmet).slice(0, MOST);
+    const isMany = search.c.lots > MANY_LOTS;
+    const equal = beginnings.filter((b) => b.unmet <= best.unmet).slice(0, isMany ? OTHERS : MOST);
     // With parcels to spare a seller is opened and closed as it pays: any beginning leads anywhere.
     const isTight = state.parcels >= search.c.maxSellers && equal.length > 1;
     this.unseen = isTight ? equal.filter((_, i) => i % of === at) : [];
+    this.cheap = isTight && isMany ? CHEAP.choices : 0;
+  }
+
+  /** How many there are to begin from, at the most. */
+  get left(): number {
+    return Math.min(LAST, this.seen.length + this.unseen.length);
   }
 
   /** Looks at the next; false when the last have been looked at. */
   look(): boolean {
+    if (this.cheap > 0) {
+      this.cheap--;
+      this.addCheap();
+      return true;
+    }
     if (this.unseen.length === 0 && this.seen.length > LAST) this.nextRound();
     const plan = this.unseen.shift();
     if (!plan) return false;
@@ -67,6 +89,15 @@ export class Beginnings {
     this.unseen = [];
     const plan = this.seen.shift();
     if (plan) this.search.goOnFrom(plan);
+  }
+
+  private addCheap(): void {
+    const { c, random, best } = this.search;
+    const cover = new SellerCover(c);
+    cover.begin(sellersOf(c, best));
+    const chosen = cheapChoice(cover, new ChoiceCost(c), random, CHEAP.looks);
+    const plan = filledFull({ c, random, donors: null }, chosen).save();
+    if (plan.unmet <= best.unmet) this.unseen.push(plan);
   }
 
   private nextRound(): void {

@@ -44,6 +44,13 @@ export function filledByAdded(begin: Begin): State {
 /** Lots of all plans that are made where parcels are limited: of a large problem only some can be. */
 const MOST_LOTS = 24_000;
 
+/** A plan from the sellers that are named, with all that they and boxes can give. */
+export function filledFull({ c, random, donors }: Begin, sellers: readonly number[]): State {
+  const state = filledFrom(withDonors(c, donors), sellers, random);
+  meetMore(state);
+  return state;
+}
+
 /**
  * Where parcels are limited: plans from sellers that together have most of what is wanted, the best first. What they seem
  * to have may be more than what comes of it, since two lots want the same pieces or a box is not worth it: so others are
@@ -56,8 +63,7 @@ export function filledForMost(begin: Begin): State[] {
   const plans: State[] = [];
   let least = Infinity;
   for (let chosen = near.next(least); chosen; chosen = near.next(least)) {
-    const state = filledFrom(withDonors(c, begin.donors), chosen, random);
-    meetMore(state);
+    const state = filledFull(begin, chosen);
     plans.push(state);
     least = Math.min(least, state.unmet);
     near.tell(chosen, state.score, least);

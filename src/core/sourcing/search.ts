@@ -40,7 +40,7 @@ export class Search {
 
   constructor(
     readonly c: Compiled,
-    private readonly random: Random,
+    readonly random: Random,
     /** Plans to begin with besides those it makes. */
     byHand: readonly State[] = [],
     /** Donor copies to begin with, and to keep; null = none, and they are part of the search. */

@@ -100,6 +100,21 @@ export class SellerCover {
     return gain;
   }
 
+  /** Chooses one more seller. */
+  add(s: number): void {
+    this.lacking -= this.gainOf(s);
+    this.change(s, 1);
+    this.chosen.push(s);
+  }
+
+  /** Takes one out, by his place among those that are chosen. */
+  remove(at: number): void {
+    const [s] = this.chosen.splice(at, 1);
+    if (s === undefined) return;
+    this.change(s, -1);
+    this.lacking += this.gainOf(s);
+  }
+
   private exchangePair(): boolean {
     const before = [...this.chosen];
     const most = this.lacking;
@@ -150,19 +165,6 @@ export class SellerCover {
       if (gain > most) [best, most] = [s, gain];
     }
     return best;
-  }
-
-  private add(s: number): void {
-    this.lacking -= this.gainOf(s);
-    this.change(s, 1);
-    this.chosen.push(s);
-  }
-
-  private remove(at: number): void {
-    const [s] = this.chosen.splice(at, 1);
-    if (s === undefined) return;
-    this.change(s, -1);
-    this.lacking += this.gainOf(s);
   }
 
   private change(s: number, by: number): void {

@@ -6,7 +6,7 @@ import { planOf } from './plan';
 import type { BuyingPlan, Problem } from './problem';
 import { reachableNeed } from './reachable';
 import { Search } from './search';
-import { State, type Saved } from './state';
+import { sellersOf, State, type Saved } from './state';
 import { donorChoices, DonorTrial } from './donor-trial';
 import { anneal } from './anneal';
 import { Beginnings, type Share } from './beginnings';
@@ -122,10 +122,7 @@ export class Solver {
 
   /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
   promising(count: number): number[] {
-    const used = new Set<number>();
-    this.best.from.forEach((rows) =>
-      rows.forEach(([source]) => source >= 0 && used.add(this.c.offerSeller[source]!)),
-    );
+    const used = new Set(sellersOf(this.c, this.best));
     const others = Array.from({ length: this.c.sellers }, (_, s) => s)
       .filter((s) => !used.has(s))
       .sort((a, b) => this.bounds.root.reduced[a]! - this.bounds.root.reduced[b]!);
@@ -139,10 +136,7 @@ export class Solver {
 
   /** How many sellers the best plan buys from. */
   get parcels(): number {
-    const used = new Set<number>();
-    for (const rows of this.best.from)
-      for (const [source] of rows) if (source >= 0) used.add(this.c.offerSeller[source]!);
-    return used.size;
+    return sellersOf(this.c, this.best).length;
   }
 
   /** Other choices of sellers to search from, of which this thread looks at its share. */

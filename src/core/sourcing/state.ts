@@ -200,3 +200,10 @@ export interface Saved {
 }
 
 export const scoreOf = (s: Pick<Saved, 'cost' | 'unmet'>): number => s.cost + s.unmet * UNMET;
+
+/** The sellers that a plan buys from. */
+export function sellersOf(c: Compiled, { from }: Saved): number[] {
+  const used = new Set<number>();
+  for (const rows of from) for (const [source] of rows) if (source >= 0) used.add(c.offerSeller[source]!);
+  return [...used];
+}

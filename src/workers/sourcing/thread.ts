@@ -104,8 +104,9 @@ async function solveAround(job: Job, until: number): Promise<void> {
  * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
  */
 const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
-/** Share of the time in which choices of sellers to begin from are looked at, at most. */
+/** Share of the time in which choices of sellers to begin from are looked at, at most; and of a large problem. */
 const LOOK_SHARE = 0.35;
+const LOOK_SHARE_OF_LARGE = 0.25;
 /** Share of the time that what a search has found is divided anew in, at most. */
 const DIVIDE_SHARE = 0.2;
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
@@ -120,10 +121,12 @@ async function coolAndDivide(job: Job, length: number): Promise<void> {
     await divide(job, present, DIVIDE_SHARE * length);
 }
 
+const ALONE: Share = { of: 1, at: 0 };
+
 /** Looks at the choices of sellers that this thread may begin from, until enough time is over. */
-function lookAtBeginnings(job: Job, share: Share): Beginnings {
+function lookAtBeginnings(job: Job, share: Share, most: number): Beginnings {
   const beginnings = job.solver.beginnings(share);
-  while (!job.over && job.elapsed < LOOK_SHARE * job.task.seconds && beginnings.look()) job.hear();
+  while (!job.over && job.elapsed < most * job.task.seconds && beginnings.look()) job.hear();
   return beginnings;
 }
 
@@ -133,7 +136,8 @@ function lookAtBeginnings(job: Job, share: Share): Beginnings {
  */
 async function searchInRounds(job: Job): Promise<void> {
   const { seconds, role, seed } = job.task;
-  const beginnings = lookAtBeginnings(job, role === 'around' ? { of: 2, at: seed & 1 } : { of: 1, at: 0 });
+  const share = role === 'around' ? { of: 2, at: seed & 1 } : ALONE;
+  const beginnings = lookAtBeginnings(job, share, LOOK_SHARE);
   for (let length = ROUND.seconds; ; length *= 2) {
     const began = job.elapsed;
     // What would be left for another round is too little for one: it belongs to this.
@@ -155,7 +159,14 @@ const WANDER_SHARE = 0.6;
 
 async function searchLarge(job: Job): Promise<void> {
   const { seconds } = job.task;
-  searchUntil(job, searchShare(job.compiled.offers, seconds) * seconds);
+  const until = searchShare(job.compiled.offers, seconds) * seconds;
+  const beginnings = lookAtBeginnings(job, ALONE, LOOK_SHARE_OF_LARGE);
+  // Where there are none to begin from the search is one.
+  for (let left = Math.max(1, beginnings.left); left > 0 && !job.over; left--) {
+    beginnings.begin();
+    const began = job.elapsed;
+    searchUntil(job, began + (until - began) / left, began);
+  }
   await divide(job, job.solver.best, DIVIDE_SHARE * seconds);
   job.listen();
   await wanderAndDivide(job, job.elapsed + WANDER_SHARE * job.left);
