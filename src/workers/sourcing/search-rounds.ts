@@ -1,0 +1,46 @@
+import { ALONE, LOOK_SHARE, lookAtBeginnings } from './look-at-beginnings';
+import { divide, DIVIDE_SHARE, wanderAndDivide } from './divide';
+import type { Job } from './job';
+import { searchUntil } from './search-until';
+import { solveAround } from './solve-around';
+
+/**
+ * The first round of a search in seconds, each twice as long as the one before; how much of each is searched, and in how
+ * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
+ */
+const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
+/** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
+const WORTH_DIVIDING = 1.03;
+
+/** Cools down once and divides what that has come to. Several of them find more than one that takes as long. */
+async function coolAndDivide(job: Job, length: number): Promise<void> {
+  const began = job.elapsed;
+  searchUntil(job, began + (ROUND.search / ROUND.coolings) * length, began);
+  const { best, present } = job.solver;
+  if (present.unmet <= best.unmet && present.cost < best.cost * WORTH_DIVIDING)
+    await divide(job, present, DIVIDE_SHARE * length);
+}
+
+/**
+ * Searches anew, and solves around what is best, again and again: a search that has cooled down leaves its place no more,
+ * and the next one seldom comes to rest in the same. So more time is not worse than less.
+ */
+export async function searchInRounds(job: Job): Promise<void> {
+  const { seconds, role, seed } = job.task;
+  const share = role === 'around' ? { of: 2, at: seed & 1 } : ALONE;
+  const beginnings = lookAtBeginnings(job, share, LOOK_SHARE);
+  for (let length = ROUND.seconds; ; length *= 2) {
+    const began = job.elapsed;
+    // What would be left for another round is too little for one: it belongs to this.
+    const until = seconds - (began + length) < length ? seconds : began + length;
+    for (let n = 0; n < ROUND.coolings && !job.over; n++) {
+      beginnings.begin();
+      await coolAndDivide(job, until - began);
+    }
+    job.listen();
+    await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
+    await wanderAndDivide(job, until);
+    // A search that has no time to cool down only leaves the best place.
+    if (job.over || job.left < ROUND.least) return;
+  }
+}

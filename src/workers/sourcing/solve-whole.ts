@@ -1,0 +1,44 @@
+import { modelOf } from '@/core/sourcing/milp';
+import { reachableNeed } from '@/core/sourcing/reachable';
+import { highs, solveExactly } from './exact';
+import type { Job } from './job';
+import { solveAround } from './solve-around';
+
+/** Share of the time that is solved around the best plan before the whole is. */
+const AROUND_SHARE = 0.3;
+
+/** Solves the whole linear model: right for small and middling problems, and it proves a floor. */
+export async function solveWhole(job: Job): Promise<void> {
+  const solver = await highs();
+  const { c } = job.solver;
+  // A moment of search first, and of the sellers it uses: what the solver begins with is then worth having.
+  const wait = c.offers < 500 ? 0.05 : Math.min(0.8, job.task.seconds * 0.1);
+  const until = job.elapsed + wait;
+  while (!job.over && job.elapsed < until) job.solver.work(1 - (until - job.elapsed) / wait);
+  job.tellBest();
+  job.listen();
+  if (c.offers >= 500) await solveAround(job, AROUND_SHARE * job.task.seconds);
+  const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
+    (s) => c.offersOfSeller[s]!.length > 0,
+  );
+  // Where weights or parcels forbid that all is met, what the best plan meets is what is asked for, and no floor of all.
+  const whole = job.solver.leavesLeast;
+  const model = modelOf(c, sellers, whole ? reachableNeed(c) : job.solver.met);
+  const take = (values: Float64Array): void => {
+    job.solver.adoptExactly(model.decode(values));
+    job.tellBest();
+  };
+  const answer = solveExactly(solver, model.linearModel, {
+    start: model.encode(job.solver.best),
+    seconds: job.left,
+    gap: 0,
+    onBetter: take,
+    onBound: (bound) => {
+      if (whole) job.sendBound(Math.ceil(bound - 1e-6));
+      return job.over;
+    },
+  });
+  if (answer.values) take(answer.values);
+  if (whole) job.sendBound(Math.ceil(answer.bound - 1e-6));
+  if (whole && answer.optimal) job.tell({ say: 'proven' });
+}
