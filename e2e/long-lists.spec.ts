@@ -20,10 +20,17 @@ const drawn = async (page: Page): Promise<number[]> => {
 /** One piece of every kind comes off, in one entry, as another program would log it. */
 async function takeOff(page: Page): Promise<void> {
   const build = new URL(page.url()).pathname.split('/')[2]!;
-  const { value } = (await (await page.request.get(`/api/builds/${build}/snapshot`)).json()) as {
-    value: { records: { type: string; record: Record<string, unknown> }[] };
-  };
-  const of = (type: string) => value.records.find((r) => r.type === type)!.record;
+  let records: readonly { type: string; record: Record<string, unknown> }[] = [];
+  const found = (type: string) => records.find((r) => r.type === type);
+  // A line that was entered is on the screen before it is at the server.
+  await expect
+    .poll(async () => {
+      const said = await page.request.get(`/api/builds/${build}/snapshot`);
+      ({ records } = ((await said.json()) as { value: { records: typeof records } }).value);
+      return found('modification') !== undefined;
+    })
+    .toBe(true);
+  const of = (type: string) => found(type)!.record;
   const unpacked = of('entry') as { movements: { to: string }[] };
   const record = {
     ...unpacked,
