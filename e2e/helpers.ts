@@ -96,5 +96,25 @@ export async function startModification(page: Page, title: string): Promise<void
   await expect(page.getByRole('listitem').filter({ hasText: title }).first()).toBeVisible();
 }
 
+type Stored = Readonly<Record<string, unknown>>;
+
+/**
+ * The first entry and the first modification of the build that is open, as the server has them: what was entered is on the
+ * screen before it is there.
+ */
+export async function storedFirst(page: Page): Promise<{ entry: Stored; modification: Stored }> {
+  const build = new URL(page.url()).pathname.split('/')[2]!;
+  let records: readonly { readonly type: string; readonly record: Stored }[] = [];
+  const first = (type: string): Stored | undefined => records.find((r) => r.type === type)?.record;
+  await expect
+    .poll(async () => {
+      const said = await page.request.get(`/api/builds/${build}/snapshot`);
+      ({ records } = ((await said.json()) as { value: { records: typeof records } }).value);
+      return Boolean(first('entry') && first('modification'));
+    })
+    .toBe(true);
+  return { entry: first('entry')!, modification: first('modification')! };
+}
+
 export const BLOCK =
   'part\tcolour\tqty\tzone\nplate 2x3\tchalk\t40\tPorch\nbrick 1x2\tash\t60\tPorch\narch 1x4\tash\t12\tGallery\n';

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { balance, makeBuild, openParts, startModification } from './helpers';
+import { balance, makeBuild, openParts, startModification, storedFirst } from './helpers';
 
 /** A set of 240 kinds, all of which come off again: 30 shapes in 8 colours. */
 const SHAPES = ['brick', 'plate', 'tile'].flatMap((p) =>
@@ -20,25 +20,15 @@ const drawn = async (page: Page): Promise<number[]> => {
 /** One piece of every kind comes off, in one entry, as another program would log it. */
 async function takeOff(page: Page): Promise<void> {
   const build = new URL(page.url()).pathname.split('/')[2]!;
-  let records: readonly { type: string; record: Record<string, unknown> }[] = [];
-  const found = (type: string) => records.find((r) => r.type === type);
-  // A line that was entered is on the screen before it is at the server.
-  await expect
-    .poll(async () => {
-      const said = await page.request.get(`/api/builds/${build}/snapshot`);
-      ({ records } = ((await said.json()) as { value: { records: typeof records } }).value);
-      return found('modification') !== undefined;
-    })
-    .toBe(true);
-  const of = (type: string) => found(type)!.record;
-  const unpacked = of('entry') as { movements: { to: string }[] };
+  const { entry, modification } = await storedFirst(page);
+  const unpacked = entry as { movements: { to: string }[] };
   const record = {
     ...unpacked,
     id: crypto.randomUUID(),
     kind: 'remove',
     no: 1,
     position: 1,
-    modification: of('modification').id,
+    modification: modification.id,
     movements: unpacked.movements.map((m) => ({ ...m, qty: 1, from: m.to, to: `spares:${build}` })),
   };
   const diff = { added: [{ type: 'entry', record }], changed: [], removed: [] };

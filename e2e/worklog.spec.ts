@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { balance, BLOCK, isAccessible, log, makeBuild, startModification } from './helpers';
+import { balance, BLOCK, isAccessible, log, makeBuild, startModification, storedFirst } from './helpers';
 
 test.beforeEach(async ({ page }, info) => {
   await makeBuild(page, `Bench of ${info.title.slice(0, 40)}`, BLOCK);
@@ -142,19 +142,16 @@ test('of many modifications those in sight are drawn as the bench opens, and the
   page,
 }) => {
   const build = new URL(page.url()).pathname.split('/')[2]!;
-  const { value } = (await (await page.request.get(`/api/builds/${build}/snapshot`)).json()) as {
-    value: { records: { type: string; record: object }[] };
-  };
-  const of = (type: string) => value.records.find((r) => r.type === type)!.record;
+  const { entry, modification } = await storedFirst(page);
   const steps = Array.from({ length: 40 }, (_, i) => ({
-    ...of('modification'),
+    ...modification,
     id: crypto.randomUUID(),
     no: i + 2,
     position: i + 2,
     title: `Step ${i + 2}`,
   }));
   // The last is longer than the window.
-  const unpacked = of('entry') as { movements: { to: string }[] };
+  const unpacked = entry as { movements: { to: string }[] };
   const [first] = unpacked.movements;
   const entries = Array.from({ length: 40 }, (_, i) => ({
     ...unpacked,

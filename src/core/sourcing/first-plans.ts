@@ -41,7 +41,8 @@ export function filledByAdded(begin: Begin): State {
   );
 }
 
-/** Lots of all plans that are made where parcels are limited: of a large problem only some can be. */
+/** Plans that are made where parcels are limited, and lots of all of them: of a large problem only some can be. */
+const MOST_PLANS = 200;
 const MOST_LOTS = 24_000;
 
 /** A plan from the sellers that are named, with all that they and boxes can give. */
@@ -59,7 +60,8 @@ export function filledFull({ c, random, donors }: Begin, sellers: readonly numbe
 export function filledForMost(begin: Begin): State[] {
   const { c, random } = begin;
   const cover = new SellerCover(c);
-  const near = new NearChoices(cover, sellersForMost(cover, random), Math.ceil(MOST_LOTS / c.lots));
+  const most = Math.min(MOST_PLANS, Math.ceil(MOST_LOTS / c.lots));
+  const near = new NearChoices(cover, sellersForMost(cover, random), most);
   const plans: State[] = [];
   let least = Infinity;
   for (let chosen = near.next(least); chosen; chosen = near.next(least)) {

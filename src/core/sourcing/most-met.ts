@@ -5,6 +5,7 @@ import type { SellerCover } from './seller-cover';
 const ROUNDS = 100;
 /** And where what is allowed is enough for all who have any of it. */
 const ROUNDS_OF_PLENTY = 30;
+
 /** A choice of sellers, by their indices, and how many pieces they lack together. */
 export interface Choice {
   readonly chosen: readonly number[];

@@ -1,7 +1,7 @@
 import { between, type Random } from '../shared/random';
 import type { Compiled } from './compile';
 import { modelOf, type SourcingModel } from './milp';
-import type { Saved } from './state';
+import { sellersOf, type Saved } from './state';
 
 /** A part of a plan as a linear model of its own: some sellers are free, the others keep what they have. */
 export interface PartModel {
@@ -24,9 +24,7 @@ export function partModel(
   { open, closed }: { readonly open: number; readonly closed: number },
   random: Random,
 ): PartModel | null {
-  const used = new Set<number>();
-  for (const rows of saved.from)
-    for (const [source] of rows) if (source >= 0) used.add(c.offerSeller[source]!);
+  const used = new Set(sellersOf(c, saved));
   if (used.size < 2) return null;
   const free = new Set(chosen(c, [...used], open, random));
   const others = promising.filter((s) => !used.has(s));
