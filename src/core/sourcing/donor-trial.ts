@@ -1,6 +1,7 @@
 import { anneal } from './anneal';
 import type { Compiled } from './compile';
 import type { LowerBound } from './lower-bound';
+import { reachableNeed } from './reachable';
 import type { Search } from './search';
 import { scoreOf, type Saved } from './state';
 
@@ -52,22 +53,89 @@ export class DonorTrial {
   }
 }
 
+/** Combinations of copies that are looked at, and how much dearer than none a box may be, as a share of the plan. */
+const MOST_COMBINATIONS = 64;
+const SLACK = 0.03;
+
 /**
  * Choices of donors worth a trial: combinations of copies whose cost, less what their pieces are worth at the floor's
- * prices, is small beside the plan; the most promising first.
+ * prices, is small beside the plan; the most promising first. What only boxes have is in all of them: a choice without it
+ * never comes to a plan that counts, however cheap.
+ *
+ * @param reachable  of each lot what can be had at all
  */
-export function donorChoices(c: Compiled, floor: LowerBound, best: Saved): Int32Array[] {
-  const slack = 0.03 * best.cost;
+export function donorChoices(
+  c: Compiled,
+  floor: LowerBound,
+  best: Saved,
+  reachable: Int32Array,
+): readonly Int32Array[] {
+  const costs = c.donorPrice.length === 0 ? [] : Array.from(c.donorPrice, (_, d) => floor.donorCosts(d));
+  const costOf = (copies: Int32Array): number => copies.reduce((sum, n, d) => sum + costs[d]![n]!, 0);
+  const complete = completing(c, costs, reachable);
+  const known = new Map<string, Int32Array>();
+  for (const combination of combinations(costs, SLACK * best.cost)) {
+    const copies = complete(combination);
+    known.set(copies.join(), copies);
+  }
+  const sorted = [...known.values()].sort((a, b) => costOf(a) - costOf(b));
+  const whole = total(reachable);
+  const meetsAll = (copies: Int32Array): boolean => total(reachableNeed({ ...c, donorMax: copies })) >= whole;
+  const choices: Int32Array[] = [];
+  for (const copies of sorted) {
+    if (choices.length === MOST_CHOICES) break;
+    if (meetsAll(copies)) choices.push(copies);
+  }
+  return choices.length > 0 ? choices : sorted.slice(0, MOST_CHOICES);
+}
+
+const total = (pieces: Int32Array): number => pieces.reduce((sum, n) => sum + n, 0);
+
+/** The cheapest combinations of copies, no box dearer than the slack. */
+function combinations(costs: readonly (readonly number[])[], slack: number): Int32Array[] {
   let choices: { copies: number[]; cost: number }[] = [{ copies: [], cost: 0 }];
-  for (let d = 0; d < c.donorPrice.length; d++)
-    choices = floor
-      .donorCosts(d)
+  for (const of of costs)
+    choices = of
       .flatMap((more, n) =>
         more <= slack || n === 0
           ? choices.map(({ copies, cost }) => ({ copies: [...copies, n], cost: cost + more }))
           : [],
       )
       .sort((a, b) => a.cost - b.cost)
-      .slice(0, 64);
-  return choices.slice(0, MOST_CHOICES).map((x) => Int32Array.from(x.copies));
+      .slice(0, MOST_COMBINATIONS);
+  return choices.map((x) => Int32Array.from(x.copies));
+}
+
+/** Adds to a combination the boxes, the cheapest first, that have what no seller has of a lot. */
+function completing(
+  c: Compiled,
+  costs: readonly (readonly number[])[],
+  reachable: Int32Array,
+): (copies: Int32Array) => Int32Array {
+  const fromSellers = reachableNeed({ ...c, donorMax: new Int32Array(c.donorMax.length) });
+  const lacking = Array.from(reachable, (n, lot) => ({ lot, lacks: n - fromSellers[lot]! }))
+    .filter(({ lacks }) => lacks > 0)
+    .map(({ lot, lacks }) => ({ lacks, boxes: boxesFor(c, lot) }));
+  return (combination) => {
+    const copies = combination.slice();
+    for (const { lacks, boxes } of lacking) {
+      const more = (d: number): number => costs[d]![copies[d]! + 1]! - costs[d]![copies[d]!]!;
+      for (;;) {
+        const there = boxes.reduce((sum, { box, qty }) => sum + qty * copies[box]!, 0);
+        const open = boxes.filter(({ box }) => copies[box]! < c.donorMax[box]!);
+        if (there >= lacks || open.length === 0) break;
+        const cheapest = open.reduce((a, b) => (more(b.box) / b.qty < more(a.box) / a.qty ? b : a));
+        copies[cheapest.box]!++;
+      }
+    }
+    return copies;
+  };
+}
+
+/** The boxes that have pieces for a lot, and how many in a copy. */
+function boxesFor(c: Compiled, lot: number): { readonly box: number; readonly qty: number }[] {
+  return c.donorYields.flatMap((yields, box) => {
+    const qty = yields.reduce((sum, [e, n]) => (c.accepts[lot]!.includes(e) ? sum + n : sum), 0);
+    return qty > 0 ? [{ box, qty }] : [];
+  });
 }

@@ -3,18 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared/random';
 import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
 import { market } from '../testing/made-market';
-import { faultsIn, randomProblem } from '../testing/sourcing';
+import { randomProblem } from '../testing/sourcing';
 import { anneal } from './anneal';
 import { cheapestEach, fewestSellers } from './by-hand';
 import { compile, type Compiled } from './compile';
-import { DonorTrial, donorChoices } from './donor-trial';
 import { forcedBy } from './forced';
 import { LowerBound } from './lower-bound';
 import type { Problem, ProblemOffer } from './problem';
 import { reachableNeed } from './reachable';
 import { Search } from './search';
 import { Solver } from './solver';
-import { scoreOf } from './state';
 
 /** How much of a searched plan's cost is proven after some hundred steps. */
 const LEAST_OF_PLAN = { plain: 0.95, 'many acceptable': 0.94, 'steep postage': 0.94, scarce: 0.935 };
@@ -23,54 +21,6 @@ const seeds = fc.integer({ min: 1, max: 9999 });
 const unlimited = (seed: number, lots: number, sellers: number): Problem => ({
   ...randomProblem(seed, lots, sellers),
   maxSellers: null,
-});
-
-describe('choices of boxes', () => {
-  const problem = unlimited(8, 20, 10);
-  const c = compile(problem);
-  const lowerBoundOf = (steps: number) => {
-    const floor = new LowerBound(c, reachableNeed(c));
-    for (let n = 0; n < steps; n++) floor.step(5000);
-    return floor;
-  };
-  const best = new Search(c, seededRandom(1)).best;
-
-  it('keep to the copies there are, stand once each, and no box at all is among them', () => {
-    const choices = donorChoices(c, lowerBoundOf(40), best);
-    expect(choices.length).toBeGreaterThan(0);
-    expect(choices.length).toBeLessThanOrEqual(8);
-    for (const copies of choices) copies.forEach((n, d) => expect(n >= 0 && n <= c.donorMax[d]!).toBe(true));
-    expect(new Set(choices.map((x) => x.join())).size).toBe(choices.length);
-    expect(donorChoices(compile({ ...problem, donors: [] }), lowerBoundOf(1), best)).toEqual([
-      new Int32Array(0),
-    ]);
-  });
-
-  it('are tried one after another; the winner is at least as good as any that was begun', () => {
-    const choices = [Int32Array.of(0, 0), Int32Array.of(1, 0), Int32Array.of(0, 1)];
-    const begun: { copies: Int32Array; search: Search }[] = [];
-    const trial = new DonorTrial(choices, (copies) => {
-      const search = new Search(c, seededRandom(begun.length), [], copies);
-      begun.push({ copies, search });
-      return search;
-    });
-    let last: Search | undefined;
-    for (let n = 0; n < 400; n++) last = trial.work(n / 400);
-    expect(begun.map((b) => b.copies)).toEqual(choices);
-    for (const { search, copies } of begun) {
-      expect([...search.best.copies]).toEqual([...copies]);
-      expect(scoreOf(last!.best)).toBeLessThanOrEqual(scoreOf(search.best) + 1e-6);
-    }
-    expect(faultsIn(c, problem, last!.best)).toEqual([]);
-  });
-
-  it('a trial that is begun late still has something to work on', () => {
-    const trial = new DonorTrial(
-      [Int32Array.of(0, 0)],
-      (copies) => new Search(c, seededRandom(2), [], copies),
-    );
-    expect(trial.work(0.99).best.cost).toBeGreaterThan(0);
-  });
 });
 
 describe('a floor', () => {

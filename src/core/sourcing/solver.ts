@@ -192,9 +192,11 @@ export class Solver {
   }
 
   private tryDonors(fraction: number): void {
-    this.trial ??= new DonorTrial(donorChoices(this.c, this.bounds.root, this.best), (copies) => {
-      const rival = new Search(this.c, this.random, [], copies);
-      rival.steer(this.bounds.root.reduced);
+    const { c, best, reachable } = this;
+    const { root } = this.bounds;
+    this.trial ??= new DonorTrial(donorChoices(c, root, best, reachable), (copies) => {
+      const rival = new Search(c, this.random, [], copies);
+      rival.steer(root.reduced);
       return rival;
     });
     const rival = this.trial.work(fraction);
