@@ -78,7 +78,7 @@ export function DataTable<T>(props: DataTableProps<T>) {
               <th scope="col" className="w-8 py-1 text-left">
                 <input
                   type="checkbox"
-                  className="accent-ink size-4"
+                  className="size-4"
                   aria-label={`Choose all of ${label}`}
                   checked={table.getIsAllRowsSelected()}
                   onChange={table.getToggleAllRowsSelectedHandler()}
@@ -116,7 +116,7 @@ export function DataTable<T>(props: DataTableProps<T>) {
                 <td className="w-8">
                   <input
                     type="checkbox"
-                    className="accent-ink size-4"
+                    className="size-4"
                     aria-label={`Choose ${nameOf?.(row.original) ?? row.id}`}
                     checked={row.getIsSelected()}
                     onChange={row.getToggleSelectedHandler()}

@@ -40,12 +40,7 @@ export const Check = ({
   onChange: (on: boolean) => void;
 }) => (
   <label className="flex min-h-7 items-center gap-2">
-    <input
-      type="checkbox"
-      className="accent-ink size-4"
-      checked={on}
-      onChange={(e) => onChange(e.target.checked)}
-    />
+    <input type="checkbox" className="size-4" checked={on} onChange={(e) => onChange(e.target.checked)} />
     <bdi>{words}</bdi>
   </label>
 );

@@ -28,7 +28,7 @@ export function TimedProgress({ label, seconds }: TimedProgressProps) {
         aria-valuetext={says}
         max={seconds}
         value={Math.min(gone, seconds)}
-        className="accent-ink h-2 w-40"
+        className="h-2 w-40"
       />
       <span className="text-soft">{says}</span>
     </span>

@@ -1,4 +1,5 @@
 import type { Compiled } from './compile';
+import type { ByHand } from './problem';
 import { State } from './state';
 
 /** Fills a lot from offers by price alone, as a person does going down a list. */
@@ -43,6 +44,13 @@ export function fewestSellers(c: Compiled): State {
   }
   return state;
 }
+
+/** What both come to, as a plan tells it: in whole pence, and with what each leaves unmet. */
+export const byHandOf = (each: State, fewest: State): ByHand => ({
+  cheapestEach: Math.round(each.cost),
+  fewestSellers: Math.round(fewest.cost),
+  unmet: { cheapestEach: each.unmet, fewestSellers: fewest.unmet },
+});
 
 /** How many open pieces a seller has. `taken` and `stamp` are scratch, so that asking every seller stays cheap. */
 function couldGive(state: State, seller: number, taken: Int32Array, stamp: Int32Array, mark: number): number {

@@ -54,6 +54,14 @@ export interface ProblemDonor {
   readonly yields: readonly { readonly element: ProblemId; readonly qty: number }[];
 }
 
+/** What the two plans come to that people make. */
+export interface ByHand {
+  readonly cheapestEach: Minor;
+  readonly fewestSellers: Minor;
+  /** Pieces that each leaves unmet; not told by plans that were kept before this was. */
+  readonly unmet?: { readonly cheapestEach: number; readonly fewestSellers: number } | undefined;
+}
+
 /** Who supplies what. */
 export interface BuyingPlan {
   readonly schema: 'makeup-plan/1';
@@ -65,5 +73,5 @@ export interface BuyingPlan {
   readonly buys: readonly { readonly seller: ProblemId; readonly element: ProblemId; readonly qty: number }[];
   readonly donors: readonly { readonly id: ProblemId; readonly copies: number }[];
   /** The two plans that people make, scored alike. */
-  readonly byHand: { readonly cheapestEach: Minor; readonly fewestSellers: Minor };
+  readonly byHand: ByHand;
 }

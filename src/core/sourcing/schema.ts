@@ -79,7 +79,11 @@ export const planSchema = z.object({
   unmet: z.array(z.object({ lot: id, qty: pieces })),
   buys: z.array(z.object({ seller: id, element: id, qty: pieces })),
   donors: z.array(z.object({ id, copies: pieces })),
-  byHand: z.object({ cheapestEach: pence, fewestSellers: pence }),
+  byHand: z.object({
+    cheapestEach: pence,
+    fewestSellers: pence,
+    unmet: z.object({ cheapestEach: z.int().min(0), fewestSellers: z.int().min(0) }).optional(),
+  }),
 });
 
 /** Where a problem does not hold together though its shape is right: what refers to nothing, or stands twice. */

@@ -1,5 +1,5 @@
 import { seededRandom, type Random } from '../shared/random';
-import { cheapestEach, fewestSellers } from './by-hand';
+import { byHandOf, cheapestEach, fewestSellers } from './by-hand';
 import { compile, type Compiled } from './compile';
 import { Branching } from './branching';
 import { planOf } from './plan';
@@ -59,7 +59,7 @@ export class Solver {
     this.unreachable = this.c.need.reduce((n, q, lot) => n + q - reachable[lot]!, 0);
     this.random = seededRandom(options.seed);
     const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
-    this.byHand = { cheapestEach: Math.round(each.cost), fewestSellers: Math.round(fewest.cost) };
+    this.byHand = byHandOf(each, fewest);
     this.search = new Search(this.c, this.random, [each, fewest]);
   }
 

@@ -99,7 +99,7 @@ export function OptionFields({
       <label className="flex min-h-7 items-center gap-1.5">
         <input
           type="checkbox"
-          className="accent-ink size-4"
+          className="size-4"
           checked={o.planned}
           onChange={(e) => set({ planned: e.target.checked })}
         />{' '}
@@ -108,7 +108,7 @@ export function OptionFields({
       <label className="flex min-h-7 items-center gap-1.5">
         <input
           type="checkbox"
-          className="accent-ink size-4"
+          className="size-4"
           checked={o.hidden}
           onChange={(e) => set({ hidden: e.target.checked })}
         />{' '}

@@ -69,7 +69,7 @@ export function EntryRow({ entry, dialogs, among }: EntryRowProps) {
         checked={marked}
         onChange={(e) => toggle((e.nativeEvent as MouseEvent).shiftKey)}
         aria-label={`Mark entry ${entry.no}: ${name}`}
-        className="accent-ink size-4"
+        className="size-4"
       />
       <Mark mark={MARK_OF[entry.kind]} label={ENTRY_KINDS[entry.kind].label} />
       <b className="text-right">{sizeOf(entry) || entry.movements.reduce((s, m) => s + m.qty, 0)}</b>

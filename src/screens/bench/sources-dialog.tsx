@@ -60,7 +60,6 @@ export function SourcesDialog({ onClose }: { onClose: () => void }) {
             <input
               type="radio"
               name="elsewhere"
-              className="accent-ink"
               checked={(said ?? 'own') === e}
               onChange={() => perform(setElsewhere(workbench, e))}
             />

@@ -102,7 +102,7 @@ export function EyeDialog({ zone, onClose }: { zone: ZoneId | null; onClose: () 
               <input
                 type="radio"
                 name="how"
-                className="accent-ink size-4"
+                className="size-4"
                 checked={typed === own}
                 onChange={() => setTyped(own)}
               />
@@ -184,7 +184,7 @@ function Radios<T extends string>({ label, name, of, value, onChange }: RadiosPr
             <input
               type="radio"
               name={name}
-              className="accent-ink size-4"
+              className="size-4"
               checked={value === o}
               onChange={() => onChange(o)}
             />

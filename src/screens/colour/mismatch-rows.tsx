@@ -148,7 +148,7 @@ function Row({
         disabled={!isOpen(fix)}
         checked={on}
         onChange={(e) => onToggle(e.target.checked)}
-        className="accent-ink size-4"
+        className="size-4"
       />
       <span className="flex items-end">
         <Glyph element={mismatch.to} mark="recoloured" was={mismatch.element} size={36} />

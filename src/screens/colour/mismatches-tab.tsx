@@ -146,7 +146,7 @@ export function MismatchesTab({ audit, register, onTry, onAged }: MismatchesTabP
                   setBudgetText(moneyToEdit(Number(e.target.value)));
                   setByHand(new Map());
                 }}
-                className="accent-ink w-full"
+                className="w-full"
               />
             </>
           )}

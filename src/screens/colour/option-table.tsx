@@ -53,7 +53,7 @@ export function OptionTable({
                 <input
                   type="radio"
                   name="option"
-                  className="accent-ink size-4"
+                  className="size-4"
                   checked={s.name === chosen}
                   onChange={() => onChoose(s.name)}
                 />

@@ -41,7 +41,7 @@ export function SchemeDialog({ zone, audit, onClose }: { zone: ZoneId; audit: Au
             <label className="flex min-h-8 items-center gap-2">
               <input
                 type="checkbox"
-                className="accent-ink size-4"
+                className="size-4"
                 checked={colours.includes(c.id)}
                 onChange={(e) =>
                   setColours(e.target.checked ? [...colours, c.id] : colours.filter((x) => x !== c.id))

@@ -58,23 +58,11 @@ export function DeleteBuildDialog({ build, onClose }: DeleteProps) {
             It put {pieces(told.put)} into trays and took {count(told.taken)} out of them.
           </legend>
           <label className="flex min-h-8 items-center gap-2">
-            <input
-              type="radio"
-              name="trays"
-              checked={traysStay}
-              onChange={() => setTraysStay(true)}
-              className="accent-ink"
-            />
+            <input type="radio" name="trays" checked={traysStay} onChange={() => setTraysStay(true)} />
             What lies in trays stays as it lies
           </label>
           <label className="flex min-h-8 items-center gap-2">
-            <input
-              type="radio"
-              name="trays"
-              checked={!traysStay}
-              onChange={() => setTraysStay(false)}
-              className="accent-ink"
-            />
+            <input type="radio" name="trays" checked={!traysStay} onChange={() => setTraysStay(false)} />
             As if it had never been: what it took is there again, what it put there is gone
           </label>
         </fieldset>

@@ -14,8 +14,9 @@ interface NumberBoxProps {
   /** True where parts of one are allowed. */
   readonly parts?: boolean;
   readonly onChange: (value: number) => void;
-  /** Where nothing may stand there. */
+  /** Where nothing may stand there, and what that means. */
   readonly onEmpty?: () => void;
+  readonly none?: string;
   /** The label stands elsewhere, and is read out alone. */
   readonly bare?: boolean;
   readonly className?: string;
@@ -23,7 +24,7 @@ interface NumberBoxProps {
 
 /** A number within bounds, taken when the field is left or Enter is pressed; what is none stays and says so. */
 export function NumberBox(props: NumberBoxProps) {
-  const { label, value, least, most, parts, onChange, onEmpty, bare, className } = props;
+  const { label, value, least, most, parts, onChange, onEmpty, none, bare, className } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const read = (text: string): number | null => {
@@ -52,17 +53,18 @@ export function NumberBox(props: NumberBoxProps) {
       <Input
         id={id}
         inputMode={parts ? 'decimal' : 'numeric'}
+        placeholder={none}
         value={typed ?? (value === null ? '' : editNumber(value))}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
         onKeyDown={(e) => e.key === 'Enter' && take()}
         aria-invalid={bad}
         aria-describedby={bad ? `${id}-says` : undefined}
-        className="w-20"
+        className={none ? 'w-full' : 'w-20'}
       />
       {bad && (
         <span id={`${id}-says`} role="status" className="block text-[12px]">
-          ▲ from {editNumber(least)} to {editNumber(most)}
+          ▲ {parts ? '' : 'a whole number '}from {editNumber(least)} to {editNumber(most)}
         </span>
       )}
     </div>

@@ -164,7 +164,7 @@ export function ImportScreen({ world }: { world: ImportWorld }) {
                   <label className="flex min-h-7 items-center gap-1.5">
                     <input
                       type="checkbox"
-                      className="accent-ink size-4"
+                      className="size-4"
                       checked={leaveOut}
                       onChange={(e) => setLeaveOut(e.target.checked)}
                     />

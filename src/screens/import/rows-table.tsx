@@ -46,7 +46,7 @@ export function RowsTable({ tools, purpose }: { tools: TableTools; purpose: Purp
           <label className="flex items-center gap-1.5">
             <input
               type="checkbox"
-              className="accent-ink size-4"
+              className="size-4"
               checked={only}
               onChange={(e) => setOnly(e.target.checked)}
             />

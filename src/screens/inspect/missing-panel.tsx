@@ -108,7 +108,7 @@ function MissingRow({
       <label className="flex min-h-7 items-center gap-1">
         <input
           type="checkbox"
-          className="accent-ink size-4"
+          className="size-4"
           checked={m.wanted}
           aria-label={`${elementName(m.lot.element)} is wanted`}
           onChange={(e) => onWanted(e.target.checked)}

@@ -81,7 +81,7 @@ export function PickTab() {
             <label className="border-rule flex min-h-11 items-center gap-3 border-b">
               <input
                 type="checkbox"
-                className="accent-ink size-5"
+                className="size-5"
                 checked={ticked.has(key(l))}
                 onChange={(e) => {
                   if (l.place !== 'spares') return perform(pickOut(workbench, l, source()));

@@ -1,22 +1,22 @@
 'use client';
 
-import { formatFixed } from '@/core/shared/forms';
 import { useMemo, useState } from 'react';
 import type { BoxOffer, Command } from '@/core/ledger';
 import type { WaitingPart } from '@/core/ledger';
 import { elementName } from '@/core/parts';
-import { addDays, boxId, parcelCost, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
+import { addDays, parcelsOf, type MarketAnswer, type Parcel } from '@/core/market';
 import { sameNeed } from '@/core/need';
 import type { BuyingPlan } from '@/core/sourcing';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { count, money, pieces } from '@/ui/numbers';
+import { count, money } from '@/ui/numbers';
 import { useCommands } from '../commands';
 import { BoxesShown } from './boxes-shown';
+import { ByHand } from './by-hand';
 import { ClosingBounds } from './closing-bounds';
 import { PreferencesForm } from './preferences-form';
 import { PricesChanged, type Asked } from './prices-changed';
-import type { PlanFailure } from './plan-need';
+import { aside, headline } from './plan-words';
 import type { SourcingTools, WantedParts } from './use-sourcing';
 import { MixedLots, type Beside } from './mixed-lots';
 import { ParcelsChart } from './parcels-chart';
@@ -150,97 +150,6 @@ export function BuyingPlanView({
         )}
       </section>
     </div>
-  );
-}
-
-/** What is really paid: pieces, postage and boxes. The plan's own cost is weighed by what is preferred. */
-function paidFor(parcels: readonly Parcel[], plan: BuyingPlan, market: MarketAnswer | null): number {
-  const boxes = plan.donors.reduce((sum, d) => {
-    const box = market?.boxes.find((b) => boxId(b) === d.id);
-    return sum + d.copies * (box?.price ?? 0);
-  }, 0);
-  return boxes + parcels.reduce((sum, p) => sum + parcelCost(p), 0);
-}
-
-/** What failed, and what to do about it. */
-const FAILURES: Readonly<Record<PlanFailure, readonly [string, string]>> = {
-  market: ['The sellers did not answer.', 'They were asked four times. Nothing was ordered; try again.'],
-  busy: ['Too many plans are being solved.', 'Nothing was ordered. Try again in a minute.'],
-  stopped: ['It was stopped before there was a plan.', 'Nothing was ordered. Find the plan again.'],
-  'not taken': [
-    'That is too much for one plan.',
-    'Nothing was ordered. Take the ticks off hidden parts in any colour and off other shapes, and try again.',
-  ],
-  server: [
-    'The plan could not be worked out.',
-    'The server does not answer. Nothing was ordered; try again.',
-  ],
-};
-
-function headline(
-  { step, failure, plan, market, place }: SourcingTools,
-  parcels: readonly Parcel[],
-  need: WantedParts,
-): string {
-  if (step === 'asking') return 'Asking the sellers what they have…';
-  if (step === 'solving' && place > 0)
-    return `${place} in the line: ${place === 1 ? 'another plan is' : 'other plans are'} being solved first…`;
-  if (step === 'solving') return 'Finding the best plan…';
-  if (step === 'failed') return FAILURES[failure ?? 'server'][0];
-  if (!plan) return need.missing > 0 ? `${pieces(need.missing)} to buy.` : 'Nothing is missing.';
-  const boxes = plan.donors.reduce((s, d) => s + d.copies, 0);
-  const from = [
-    parcels.length > 0 ? `${count(parcels.length)} ${parcels.length === 1 ? 'parcel' : 'parcels'}` : '',
-    boxes > 0 ? `${count(boxes)} ${boxes === 1 ? 'box' : 'boxes'}` : '',
-  ].filter(Boolean);
-  const lack = plan.unmet.reduce((s, u) => s + u.qty, 0);
-  return `${money(paidFor(parcels, plan, market))} in ${from.join(' and ') || 'no parcel'}${lack > 0 ? `; ${pieces(lack)} ${lack === 1 ? 'is' : 'are'} not available` : ''}.`;
-}
-
-function aside(
-  { step, failure, credit, market, broken }: SourcingTools,
-  plan: BuyingPlan | null,
-  parcels: readonly Parcel[],
-): string {
-  if (step === 'failed') return FAILURES[failure ?? 'server'][1];
-  if (broken)
-    return 'It was being worked out when the page was closed, and nothing was ordered. Find the plan again.';
-  if (!plan)
-    return 'Pieces, postage and boxes together, and nothing bought twice: the plan is made, then ordered by one key.';
-  const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;
-  const sure =
-    plan.status === 'optimal'
-      ? 'Proven: no plan that gets as much costs less.'
-      : `The best found; none can cost less than ${money(plan.floor)} (${formatFixed(gap)} % below).`;
-  const favour = paidFor(parcels, plan, market) - credit - plan.cost;
-  const why = [
-    credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',
-    favour > 0 ? `you give preferred sellers ${money(favour)}` : '',
-  ].filter(Boolean);
-  return why.length === 0 ? sure : `${sure} It is weighed as ${money(plan.cost)}: ${why.join(', and ')}.`;
-}
-
-function ByHand({ plan, credit }: { plan: BuyingPlan; credit: number }) {
-  const { cheapestEach, fewestSellers } = plan.byHand;
-  const saving = Math.min(cheapestEach, fewestSellers) - plan.cost;
-  return (
-    <dl className="border-rule mb-4 grid max-w-3xl grid-cols-3 border-y py-2">
-      {(
-        [
-          ['cheapest for each kind', cheapestEach],
-          ['one big seller first', fewestSellers],
-          [
-            credit > 0 ? 'saved against the better, left-overs counted' : 'saved against the better',
-            Math.max(0, saving),
-          ],
-        ] as const
-      ).map(([words, amount]) => (
-        <div key={words}>
-          <dd className="figure-md">{money(amount)}</dd>
-          <dt className="text-faint">{words}</dt>
-        </div>
-      ))}
-    </dl>
   );
 }
 

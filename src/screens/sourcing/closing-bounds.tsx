@@ -18,6 +18,8 @@ export function ClosingBounds({
   const last = bounds.at(-1);
   if (!last) return <p className="text-soft mb-3">{busy ? 'The first plan comes in a moment.' : ''}</p>;
   const [cost, floor] = plan ? [plan.cost, plan.floor] : [last.cost, last.floor];
+  // A floor of nothing is none: it is not known what the best could cost.
+  const isProven = floor > 0;
   const most = Math.max(...bounds.map((b) => b.cost));
   const top = Math.max(1, most * 1.05);
   const end = Math.max(0.1, last.seconds);
@@ -36,21 +38,30 @@ export function ClosingBounds({
         viewBox="0 0 560 94"
         className="h-24 w-full max-w-2xl"
         role="img"
-        aria-label={`Best ${money(cost)}, cannot cost less than ${money(floor)}`}
+        aria-label={`Best ${money(cost)}, ${isProven ? `cannot cost less than ${money(floor)}` : 'nothing is proven yet'}`}
       >
         <path d="M0 90H560" stroke="var(--color-rule)" />
         <path d={`${stair((b) => b.cost)}H560`} fill="none" stroke="currentColor" strokeWidth={2} />
-        <path
-          d={`${stair((b) => b.floor)}H560`}
-          fill="none"
-          stroke="currentColor"
-          strokeWidth={1.5}
-          strokeDasharray="5 3"
-        />
+        {isProven && (
+          <path
+            d={`${stair((b) => b.floor)}H560`}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={1.5}
+            strokeDasharray="5 3"
+          />
+        )}
       </svg>
       <figcaption className="text-soft">
-        best <b>{money(cost)}</b> (line), cannot cost less than <b>{money(floor)}</b> (dashed), after{' '}
-        {formatFixed(last.seconds)} s
+        best <b>{money(cost)}</b> (line),{' '}
+        {isProven ? (
+          <>
+            cannot cost less than <b>{money(floor)}</b> (dashed)
+          </>
+        ) : (
+          'below it nothing is proven yet'
+        )}
+        , after {formatFixed(last.seconds)} s
       </figcaption>
     </figure>
   );

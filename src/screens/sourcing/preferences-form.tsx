@@ -2,12 +2,16 @@ import type { BoxOffer, Command } from '@/core/ledger';
 import type { Beside } from './mixed-lots';
 import { BoxOffers } from './box-offers';
 import { Button, Key } from '@/ui/button';
-import { Check, Field, Input, Select } from '@/ui/field';
+import { Check, Field, Select } from '@/ui/field';
+import { NumberBox } from '../common/number-box';
 import { ConditionByLot } from './condition-by-lot';
 import { PreferredSellers } from './preferred-sellers';
 import { PriceLists } from './price-lists';
 import { LeftOut } from './told-parcels';
 import type { SourcingTools, WantedParts } from './use-sourcing';
+
+/** The most days, and parcels, that can be asked for. */
+const MOST_LIMIT = 9999;
 
 /** How the need is to be met: limits, what may be bought, and of whom. */
 export function PreferencesForm({
@@ -49,11 +53,14 @@ export function PreferencesForm({
         Asks the sellers of a simulated market, and your own price lists and boxes.
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <LimitField
+        <NumberBox
           label="At most so many parcels"
           none="any number"
+          least={1}
+          most={MOST_LIMIT}
           value={p.maxParcels}
           onChange={(maxParcels) => set({ maxParcels })}
+          onEmpty={() => set({ maxParcels: null })}
         />
         <Field label="Think for">
           <Select value={sourcing.seconds} onChange={(e) => sourcing.setSeconds(Number(e.target.value))}>
@@ -64,11 +71,14 @@ export function PreferencesForm({
             ))}
           </Select>
         </Field>
-        <LimitField
+        <NumberBox
           label="There within days"
           none="whenever"
+          least={1}
+          most={MOST_LIMIT}
           value={p.within}
           onChange={(within) => set({ within })}
+          onEmpty={() => set({ within: null })}
         />
         <Field label="Sure of it by">
           <Select value={p.chance} onChange={(e) => set({ chance: Number(e.target.value) })}>
@@ -112,33 +122,5 @@ export function PreferencesForm({
       {boxes && offers && <BoxOffers offers={offers.of} act={offers.act} />}
       {sourcing.market && <PreferredSellers sourcing={sourcing} />}
     </form>
-  );
-}
-
-/** A whole number, or no limit where it is empty. What is no number is not taken, and the field keeps what it had. */
-function LimitField({
-  label,
-  none,
-  value,
-  onChange,
-}: {
-  label: string;
-  none: string;
-  value: number | null;
-  onChange: (value: number | null) => void;
-}) {
-  return (
-    <Field label={label}>
-      <Input
-        inputMode="numeric"
-        placeholder={none}
-        value={value ?? ''}
-        onChange={(e) => {
-          const text = e.target.value.trim();
-          if (/^\d{0,4}$/.test(text)) onChange(text === '' ? null : Number(text));
-        }}
-        className="min-w-0"
-      />
-    </Field>
   );
 }

@@ -79,7 +79,7 @@ export function WhyThisPlan({ sourcing }: { sourcing: SourcingTools }) {
       {busy && (
         <progress
           aria-label="Working out why"
-          className="accent-ink mb-1 w-full"
+          className="mb-1 w-full"
           max={questions ?? 1}
           {...(questions === null ? {} : { value: reasons?.length ?? 0 })}
         />

@@ -124,7 +124,7 @@ function Axis({ points, stages, isWhole }: AxisProps) {
         aria-label="How far the log has come"
         aria-valuetext={`entry ${point.entry.no}: ${isWhole ? `${count(point.onModel)} on the model` : `net ${signed(point.net)}`}`}
         onChange={(e) => setAt(Number(e.target.value))}
-        className="accent-ink w-full"
+        className="w-full"
       />
       <p role="status" aria-live="polite">
         <b>Entry {count(point.entry.no)}</b>, {formatDay(point.entry.loggedAt)}:{' '}

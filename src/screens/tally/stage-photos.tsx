@@ -80,7 +80,7 @@ function Over({ under, over }: { under: Stage; over: Stage }) {
         aria-label={`How much of ${under.name} is seen`}
         aria-valuetext={`${Math.round(at)} % ${under.name}, ${Math.round(100 - at)} % ${over.name}`}
         onChange={(e) => setAt(Number(e.target.value))}
-        className="accent-ink w-full"
+        className="w-full"
       />
       <details>
         <summary className="min-h-7">Lay them alike by two points on each</summary>

@@ -181,12 +181,7 @@ function StageRow({ stage, planned, on, onShow }: RowProps) {
   return (
     <li className="border-rule flex flex-wrap items-center gap-2 border-b py-1">
       <label className="flex min-h-7 min-w-48 flex-1 items-center gap-2">
-        <input
-          type="checkbox"
-          checked={on}
-          onChange={(e) => onShow(e.target.checked)}
-          className="accent-ink size-4"
-        />
+        <input type="checkbox" checked={on} onChange={(e) => onShow(e.target.checked)} className="size-4" />
         <b>
           <bdi>{name}</bdi>
         </b>

@@ -1,6 +1,6 @@
 import { receiveMessageOnPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
-import { cheapestEach } from '@/core/sourcing/by-hand';
+import { byHandOf, cheapestEach } from '@/core/sourcing/by-hand';
 import type { Compiled } from '@/core/sourcing/compile';
 import { planOf } from '@/core/sourcing/plan';
 import { Solver } from '@/core/sourcing/solver';
@@ -41,8 +41,9 @@ export class Job {
   /** A plan at once: should the time be over before the search has begun, there is one to give. */
   private tellFirst(): void {
     if (this.task.role === 'floor') return;
-    const first = cheapestEach(this.compiled).save();
-    const byHand = { cheapestEach: Math.round(first.cost), fewestSellers: Math.round(first.cost) };
+    const each = cheapestEach(this.compiled);
+    const first = each.save();
+    const byHand = byHandOf(each, each);
     const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
     this.tell({ say: 'better', saved: first, plan, whole: false });
   }

@@ -48,7 +48,6 @@ export function StickerWays({ of, onKeep }: StickerWaysProps) {
                   <input
                     type="radio"
                     name={`way ${of.sticker.id}`}
-                    className="accent-ink"
                     checked={of.sticker.way === way}
                     onChange={() => onKeep({ way })}
                   />
