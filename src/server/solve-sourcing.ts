@@ -190,7 +190,7 @@ class Solve {
     if (this.proven || this.isProven || this.busy.size === 0) this.end();
   }
 
-  /** Whether no plan that meets as much can be cheaper than the best. */
+  /** Whether no plan can be better than the best: none meets more, and none that meets as much is cheaper. */
   private get isProven(): boolean {
     const { best } = this;
     return best !== null && best.whole && (this.proven || this.floor >= best.plan.cost);
@@ -200,7 +200,7 @@ class Solve {
     if (!this.best) return;
     this.listener.onProgress?.({
       cost: this.best.plan.cost,
-      floor: this.best.whole ? Math.min(this.floor, this.best.plan.cost) : 0,
+      floor: Math.min(this.floor, this.best.plan.cost),
       unmet: this.best.saved.unmet,
       seconds: (Date.now() - this.began) / 1000,
     });
@@ -231,12 +231,9 @@ class Solve {
   /** The best plan, with the floor that was proven for it and the word for how the solve ended. */
   private plan(): BuyingPlan {
     if (!this.best) return NOTHING;
-    const { plan, whole } = this.best;
+    const { plan } = this.best;
     const closed = this.isProven;
-    // What the threads prove is of plans that have all there is; of another plan only its own floor speaks.
-    const floor = closed
-      ? plan.cost
-      : Math.min(plan.cost, whole ? Math.max(plan.floor, this.floor) : plan.floor);
+    const floor = closed ? plan.cost : Math.min(plan.cost, Math.max(plan.floor, this.floor));
     return { ...plan, status: closed ? 'optimal' : 'bestSoFar', floor };
   }
 }

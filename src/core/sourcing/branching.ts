@@ -41,8 +41,10 @@ export class Branching {
   constructor(
     private readonly c: Compiled,
     private readonly need: Int32Array,
+    /** Pieces of the need that plans may lack, of whichever lots. */
+    spare = 0,
   ) {
-    const settled = forcedBy(c, need);
+    const settled = forcedBy(c, need, spare);
     this.root = new LowerBound(c, need, settled);
     this.open.push({ settled, floor: -Infinity, multipliers: null, rounds: 0 });
   }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
+import { randomProblem } from '../testing/sourcing';
 import { inStock, market, type MadeMarket } from '../testing/made-market';
 import { compile } from './compile';
 import { forcedBy } from './forced';
@@ -69,15 +70,27 @@ describe('what every plan has', () => {
     expect(forced(p).sellers).toEqual(['both', 'one']);
   });
 
-  it('is nothing for lots that compete for too few pieces: either may go without', () => {
+  it('is who has what lots compete for: whichever of them goes without, the others need it', () => {
     const p = problem(
       [
         [5, 'a'],
         [5, 'a', 'b'],
       ],
-      [inStock('has a', { a: 5 }), inStock('has b', { b: 2 })],
+      [inStock('has a', { a: 5 }), inStock('has b', { b: 2 }), inStock('has none', { c: 9 })],
     );
-    expect(forced(p).sellers).toEqual([]);
+    expect(forced(p).sellers).toEqual(['has a', 'has b']);
+  });
+
+  it('is as many copies as lots need that only a box has, though there is too little for them all', () => {
+    const p = problem(
+      [
+        [12, 'a'],
+        [4, 'a', 'b'],
+      ],
+      [inStock('has b', { b: 9 })],
+      [box('single', 3, { a: 1 }), box('of c', 2, { c: 8 })],
+    );
+    expect(forced(p)).toEqual({ sellers: ['has b'], copies: [3, 0] });
   });
 
   it('is nothing where fewer parcels are allowed than that would take', () => {
@@ -91,6 +104,44 @@ describe('what every plan has', () => {
     );
     expect(forced({ ...p, maxSellers: 2 }).sellers).toEqual(['has a', 'has b']);
     expect(forced({ ...p, maxSellers: 1 })).toEqual({ sellers: [], copies: [0] });
+  });
+
+  const met = (p: Problem): number => reachableNeed(compile(p)).reduce((sum, n) => sum + n, 0);
+
+  /** Little of everything, so that lots compete for it. */
+  const short = (seed: number): Problem => {
+    const p = randomProblem(seed, 10, 5);
+    const sellers = p.sellers.map((s) => ({
+      ...s,
+      offers: s.offers.map((o) => ({ ...o, stock: Math.ceil(o.stock / 12), minQty: 1, multiple: 1 })),
+    }));
+    return { ...p, maxSellers: null, sellers };
+  };
+  const all = [...Array(40).keys()];
+
+  it.each(all)('is exactly what is missed where it is taken away, random %i', (seed) => {
+    const p = short(seed);
+    const told = forced(p);
+    const without = p.sellers.filter(
+      (s) => met({ ...p, sellers: p.sellers.filter((o) => o !== s) }) < met(p),
+    );
+    expect(told.sellers).toEqual(without.map((s) => s.id));
+    p.donors.forEach((d, i) => {
+      const enough = [...Array(d.maxCopies + 1).keys()].find((maxCopies) => {
+        const donors = p.donors.map((o) => (o === d ? { ...d, maxCopies } : o));
+        return met({ ...p, donors }) === met(p);
+      });
+      expect(told.copies[i]).toBe(enough);
+    });
+  });
+
+  it('was tried where some are forced and some are not, with lots that go short', () => {
+    const told = all.map((seed) => ({ p: short(seed), ...forced(short(seed)) }));
+    expect(told.some(({ p, sellers }) => sellers.length > 0 && sellers.length < p.sellers.length)).toBe(true);
+    expect(told.some(({ p, copies }) => copies.some((n, d) => n > 0 && n < p.donors[d]!.maxCopies))).toBe(
+      true,
+    );
+    expect(told.some(({ p }) => met(p) < p.lots.reduce((sum, l) => sum + l.qty, 0))).toBe(true);
   });
 
   it.each(STRUCTURE_NAMES)('is in a plan that meets all that can be met: %s', (name) => {
@@ -113,5 +164,21 @@ describe('what every plan has', () => {
     known.step(3000);
     expect(known.best).toBeGreaterThanOrEqual(without.best);
     expect(known.best).toBe(3000);
+  });
+
+  it('brings one for what lots share, too, of which there is too little for all', () => {
+    const p = problem(
+      [
+        [9, 'a'],
+        [4, 'a', 'b'],
+      ],
+      [],
+      [box('single', 3, { a: 1 })],
+    );
+    const c = compile(p);
+    const need = reachableNeed(c);
+    const floor = new LowerBound(c, need, forcedBy(c, need));
+    floor.step(3000);
+    expect(floor.best).toBe(3000);
   });
 });

@@ -8,7 +8,7 @@ import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
 /**
  * A Lagrangian floor (Geoffrion 1974): the need of each lot is priced instead of demanded. Each seller then stands alone
  * (`ParcelFloor`), and so does each box (`BoxWorth`). Prices move by deflected Polyak steps (Camerini, Fratta and Maffioli
- * 1975). Where fewer parcels are allowed than there are sellers, the best of them count. What such a floor tears, a third of
+ * 1975). Where plans may lack some pieces, those do not count that are priced highest. Where fewer parcels are allowed than there are sellers, the best of them count. What such a floor tears, a third of
  * a parcel for each of three lots, is kept together by covers that are priced as well (`CoverPrices`).
  */
 export class LowerBound {
@@ -46,7 +46,9 @@ export class LowerBound {
     this.isFirst = from === null;
     this.parcel = from?.parcel ?? new ParcelFloor(c, need, shapesOf(c));
     this.boxes = from?.boxes ?? new BoxWorth(c, need);
-    this.covers = new CoverPrices(c, need, from?.covers ?? null);
+    // Of each lot as much must be there in any case.
+    const surely = need.map((n) => Math.max(0, n - settled.spare));
+    this.covers = new CoverPrices(c, surely, from?.covers ?? null);
     this.lambda = from
       ? Float64Array.from(from.lambda)
       : Float64Array.from({ length: c.lots }, (_, l) => this.firstPrice(l));
@@ -127,9 +129,24 @@ export class LowerBound {
   private evaluate(taken: Float64Array): number {
     let value = this.covers.settle();
     for (let l = 0; l < this.c.lots; l++) value += this.lambda[l]! * this.need[l]!;
-    value += this.parcels(taken);
+    value += this.parcels(taken) - this.lacking(taken);
     for (let d = 0; d < this.c.donorPrice.length; d++) value += this.box(d, taken);
     return value;
+  }
+
+  /** What the pieces are priced at that may be lacking: the dearest, since nobody says which they are. */
+  private lacking(taken: Float64Array): number {
+    let [left, worth] = [this.settled.spare, 0];
+    if (left === 0) return 0;
+    const dearest = Array.from(this.need, (_, l) => l).sort((a, b) => this.lambda[b]! - this.lambda[a]!);
+    for (const l of dearest) {
+      const n = Math.min(left, this.need[l]!);
+      taken[l]! += n;
+      worth += n * this.lambda[l]!;
+      left -= n;
+      if (left === 0) break;
+    }
+    return worth;
   }
 
   /** What the parcels come to: of every seller who is worth one or is forced, and no more than are allowed. */

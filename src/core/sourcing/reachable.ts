@@ -2,22 +2,71 @@ import type { Compiled } from './compile';
 
 /**
  * How much of each lot is available at all, with every seller and every donor bought out, weights and the number of
- * parcels left aside: a largest flow from elements to lots by blocking flows over shortest paths (Dinitz 1970). No call
- * goes deeper than one level, however the lots share their elements.
+ * parcels left aside. Where lots share too few pieces this is one of several ways to divide them; a plan that meets as many
+ * in all, divided otherwise, could meet these with what it buys (Mendelsohn and Dulmage 1958).
  */
-export function reachableNeed(c: Compiled): Int32Array {
-  const network = new Network(c.elements + c.lots + 2);
-  const [source, sink] = [c.elements + c.lots, c.elements + c.lots + 1];
+export const reachableNeed = (c: Compiled): Int32Array => new Reach(c).need;
+
+/**
+ * What can be met with all that there is, and what would be lacking without some of it: a largest flow from elements to
+ * lots by blocking flows over shortest paths (Dinitz 1970). No call goes deeper than one level, however the lots share their
+ * elements.
+ */
+export class Reach {
+  /** What can be met of each lot. */
+  readonly need: Int32Array;
+  private readonly network: Network;
+  /** Of each element the edge that brings what there is of it, and the one that asks back what is taken away. */
+  private readonly brings: Int32Array;
+  private readonly asks: Int32Array;
+  private readonly source: number;
+  private readonly asked: number;
+
+  /** `wanted` are the pieces of each lot that are asked for. */
+  constructor(c: Compiled, wanted: Int32Array = c.need) {
+    const first = c.elements + c.lots;
+    const [source, sink, asked] = [first, first + 1, first + 2];
+    const network = new Network(first + 3);
+    const supply = supplyOf(c);
+    this.brings = Int32Array.from(supply, (n, e) => network.edge(source, e, n));
+    this.asks = Int32Array.from(supply, (_, e) => network.edge(e, asked, 0));
+    const into = Array.from({ length: c.lots }, (_, lot) =>
+      network.edge(c.elements + lot, sink, wanted[lot]!),
+    );
+    c.accepts.forEach((es, lot) =>
+      es.forEach((e) => supply[e]! > 0 && network.edge(e, c.elements + lot, wanted[lot]!)),
+    );
+    network.saturate(source, sink);
+    this.need = Int32Array.from(into, (edge, lot) => wanted[lot]! - network.left[edge]!);
+    [this.network, this.source, this.asked] = [network, source, asked];
+  }
+
+  /** How many pieces fewer can be met, in all, with so many pieces less of some elements. */
+  lackWithout(less: ReadonlyMap<number, number>): number {
+    const { left } = this.network;
+    let short = 0;
+    for (const [e, n] of less) short += Math.max(0, n - left[this.brings[e]!]!);
+    // What is taken away is more than is spare: the others are asked to send that much to where it went.
+    if (short === 0) return 0;
+    const before = left.slice();
+    for (const [e, n] of less) {
+      const spare = left[this.brings[e]!]!;
+      left[this.brings[e]!] = Math.max(0, spare - n);
+      left[this.asks[e]!] = Math.max(0, n - spare);
+    }
+    this.network.saturate(this.source, this.asked);
+    for (const e of less.keys()) short -= left[this.asks[e]! ^ 1]!;
+    before.forEach((n, edge) => (left[edge] = n));
+    return short;
+  }
+}
+
+/** Pieces that there are of each element, in offers and in boxes. */
+function supplyOf(c: Compiled): Float64Array {
   const supply = new Float64Array(c.elements);
   for (let o = 0; o < c.offers; o++) supply[c.offerElement[o]!]! += c.offerCap[o]!;
   c.donorYields.forEach((ys, d) => ys.forEach(([e, qty]) => (supply[e]! += qty * c.donorMax[d]!)));
-  supply.forEach((n, e) => n > 0 && network.edge(source, e, n));
-  const into = Array.from({ length: c.lots }, (_, lot) => network.edge(c.elements + lot, sink, c.need[lot]!));
-  c.accepts.forEach((es, lot) =>
-    es.forEach((e) => supply[e]! > 0 && network.edge(e, c.elements + lot, c.need[lot]!)),
-  );
-  network.saturate(source, sink);
-  return Int32Array.from(into, (edge, lot) => c.need[lot]! - network.left[edge]!);
+  return supply;
 }
 
 /** A flow network. Edges stand in pairs, an edge and its way back, so that `edge ^ 1` is the other one. */

@@ -12,9 +12,9 @@ import { anneal } from './anneal';
 import { Beginnings, type Share } from './beginnings';
 
 /** Share of the time after which a plan that leaves more unmet than it might is given a floor of its own. */
-const MET_AFTER = 0.7;
+const LACKING_AFTER = 0.7;
 /** And after which that floor goes before the search. */
-const MET_TO_THE_END = 0.92;
+const LACKING_TO_THE_END = 0.92;
 
 /** Steps of the floor after which the search is told anew who is worth trying. */
 const STEER_EVERY = 20;
@@ -39,12 +39,12 @@ export class Solver {
   private readonly random: Random;
   private readonly reachable: Int32Array;
   private madeBounds: Branching | null = null;
-  private metBounds: { readonly of: Saved; readonly branching: Branching } | null = null;
+  private lackingBounds: { readonly unmet: number; readonly branching: Branching } | null = null;
   private search: Search;
   private trial: DonorTrial | null = null;
   private boundSteps = 0;
   private boundSeconds = 0;
-  private metSeconds = 0;
+  private lackingSeconds = 0;
   /** Pieces that nobody has: a plan that leaves no more unmet is one that a floor speaks of. */
   private readonly unreachable: number;
   /** Proven elsewhere, by branch and bound. */
@@ -76,34 +76,27 @@ export class Solver {
     return this.search.state.save();
   }
 
-  /**
-   * Proven, in whole pence: no plan with this unmet costs less. The floor is of plans that have all that anybody has;
-   * where weights or the number of parcels forbid that, it is of plans that have what the best plan has of each lot.
-   */
+  /** Proven, in whole pence: no plan that leaves no more unmet than the best one costs less. 0 until there was time for it. */
   get floor(): number {
-    if (!this.leavesLeast) return this.floorOfMet;
-    const relaxed = this.madeBounds ? Math.ceil(this.madeBounds.best - 1e-6) : 0;
-    const proven = Math.max(0, relaxed, this.provenBound);
-    return Math.min(Math.round(this.best.cost), proven);
+    const branching = this.leavesLeast ? this.madeBounds : this.lackingBounds?.branching;
+    // What was proven of plans that leave more unmet is true of those that leave less.
+    const relaxed = branching ? Math.ceil(branching.best - 1e-6) : 0;
+    return Math.min(Math.round(this.best.cost), Math.max(0, relaxed, this.provenBound));
   }
 
-  /** Of plans that meet as much of each lot as the best plan does; 0 until there is time for it. */
-  private get floorOfMet(): number {
-    const { metBounds } = this;
-    if (!metBounds || metBounds.of !== this.best) return 0;
-    return Math.max(0, Math.min(Math.round(this.best.cost), Math.ceil(metBounds.branching.best - 1e-6)));
-  }
-
-  /** A step of that floor: begun anew whenever there is a better plan. */
-  private stepOfMet(fraction: number): void {
+  /** A step of the floor of plans that leave unmet what could be had: begun anew whenever less is left. */
+  private stepOfLacking(fraction: number): void {
     const { boundTime } = this.options;
-    // Begun anew so often it has no more time than the floor of all, until the plan is nearly the last.
-    if (boundTime && fraction < MET_TO_THE_END && this.metSeconds > boundTime.seconds) return;
+    if (boundTime && fraction < LACKING_TO_THE_END && this.lackingSeconds > boundTime.seconds) return;
     const began = boundTime?.now() ?? 0;
-    if (this.metBounds?.of !== this.best)
-      this.metBounds = { of: this.best, branching: new Branching(this.c, this.met) };
-    this.metBounds.branching.step(this.best.cost);
-    this.metSeconds += (boundTime?.now() ?? 0) - began;
+    const { unmet } = this.best;
+    if (this.lackingBounds?.unmet !== unmet) {
+      this.proven(this.lackingBounds?.branching.best ?? 0);
+      const branching = new Branching(this.c, this.reachable, unmet - this.unreachable);
+      this.lackingBounds = { unmet, branching };
+    }
+    this.lackingBounds.branching.step(this.best.cost);
+    this.lackingSeconds += (boundTime?.now() ?? 0) - began;
   }
 
   /** True when only that is unmet which nobody has. */
@@ -164,7 +157,8 @@ export class Solver {
 
   /** One step of the floor alone; gives the floor. */
   boundStep(): number {
-    this.bounds.step(this.boundTarget);
+    if (this.leavesLeast) this.bounds.step(this.best.cost);
+    else this.stepOfLacking(1);
     return this.floor;
   }
 
@@ -176,7 +170,7 @@ export class Solver {
       this.boundSteps++;
       this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
       if (this.boundSteps % STEER_EVERY === 0) this.search.steer(this.bounds.root.reduced);
-    } else if (!this.leavesLeast && fraction > MET_AFTER) this.stepOfMet(fraction);
+    } else if (!this.leavesLeast && fraction > LACKING_AFTER) this.stepOfLacking(fraction);
     if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
       return this.tryDonors(fraction);
     anneal(this.search, fraction);

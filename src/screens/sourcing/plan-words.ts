@@ -79,7 +79,7 @@ export function aside(
       ? 'Proven: no plan that gets as much costs less.'
       : plan.floor === 0
         ? 'The best found; how much less another could cost was not worked out in the time.'
-        : `The best found; none can cost less than ${money(plan.floor)} (${formatFixed(gap)} % below).`;
+        : `The best found; none that gets as much costs less than ${money(plan.floor)} (${formatFixed(gap)} % below).`;
   const favour = paidFor(parcels, plan, market) - credit - plan.cost;
   const why = [
     credit > 0 ? `left-over parts of boxes are worth ${money(credit)} of it to you` : '',

@@ -4,9 +4,9 @@ import { scoreOf, type BuyingPlan, type Saved } from '@/core/sourcing';
 export interface FoundPlan {
   readonly saved: Saved;
   readonly plan: BuyingPlan;
-  /** True while it leaves only unmet what nobody has: then floors speak of it. */
+  /** True while it leaves only unmet what nobody has: then none can meet more. */
   readonly whole: boolean;
-  /** Proven for all plans of the problem that leave least unmet; 0 = none yet. */
+  /** Proven for all plans of the problem that leave no more unmet than this one; 0 = none yet. */
   readonly floor: number;
 }
 

@@ -14,7 +14,6 @@ export class Job {
   readonly solver: Solver;
   stopped = false;
   private told = Infinity;
-  private toldFloor = 0;
   private sentBound = -Infinity;
   /** The best plan from elsewhere that has not been taken up. */
   private waiting: Saved | null = null;
@@ -85,15 +84,12 @@ export class Job {
 
   tellBest(): void {
     const { best } = this.solver;
-    // A plan that leaves more unmet than it might has a floor of its own, which goes with it.
-    const ownFloor = this.solver.leavesLeast ? 0 : this.solver.floor;
-    if (scoreOf(best) < this.told - 1e-9 || ownFloor > this.toldFloor) {
+    if (scoreOf(best) < this.told - 1e-9) {
       this.told = scoreOf(best);
-      this.toldFloor = ownFloor;
       const plan = this.solver.plan(this.problem, 'bestSoFar');
       this.tell({ say: 'better', saved: best, plan, whole: this.solver.leavesLeast });
     }
-    if (this.solver.leavesLeast) this.sendBound(this.solver.floor);
+    this.sendBound(this.solver.floor);
   }
 
   sendBound(floor: number): void {

@@ -101,7 +101,7 @@ export type FromThread =
       readonly say: 'better';
       readonly saved: Saved;
       readonly plan: BuyingPlan;
-      /** True while it leaves only unmet what nobody has: then floors speak of it. */
+      /** True while it leaves only unmet what nobody has: then none can meet more. */
       readonly whole: boolean;
     }
   | {

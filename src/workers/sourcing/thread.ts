@@ -18,8 +18,7 @@ import { warmUp } from './warm-up';
 function proveBound(job: Job): void {
   let next = 0;
   while (!job.over) {
-    const floor = job.solver.boundStep();
-    if (job.solver.leavesLeast) job.sendBound(floor);
+    job.sendBound(job.solver.boundStep());
     if (job.elapsed < next) continue;
     next = job.elapsed + 0.04;
     job.listen();
