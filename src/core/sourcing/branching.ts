@@ -1,13 +1,15 @@
 import type { Compiled } from './compile';
-import { forcedBy } from './forced';
+import { forcedBy, narrowed } from './forced';
 import { LowerBound, type Multipliers } from './lower-bound';
 import { OPENED, SHUT, type Settled } from './settled';
 
-/** Steps of the first floor, and the most of each that begins where another came to. */
-const FIRST_STEPS = 600;
-const MORE_STEPS = 120;
-/** Every so manieth step goes to the floor of all plans. */
-const ROOT_EVERY = 3;
+/**
+ * Steps of the first floor, and the most of each that begins where another came to; every so manieth step goes to the floor
+ * of all plans. Where parcels are limited what follows from a seller who is shut or open counts more than what the prices
+ * still gain: many nodes are looked at, each for a moment.
+ */
+const PACE = { first: 600, more: 120, rootEvery: 3 };
+const PACE_LIMITED = { first: 300, more: 15, rootEvery: Infinity };
 /** How often a node with all settled is looked at. */
 const ROUNDS = 8;
 /** Nodes that are kept: beyond them the worst are only remembered by their floor. */
@@ -26,7 +28,8 @@ interface Node {
 /**
  * Branch and bound over boxes and sellers, with the Lagrangian floor at each node (Geoffrion 1974): where the floor tears
  * a box in two, plans with fewer of it and plans with more are looked at apart, and the floor of all is the least of
- * theirs. Boxes come first, since a torn box is what most weakens a floor; then the sellers whose parcels cost most.
+ * theirs. Boxes come first, since a torn box is what most weakens a floor; then the sellers whose parcels cost most, or who
+ * have most of what few have where parcels are limited. What follows from either is settled with it (`narrowed`).
  * Always on the node with the least floor.
  */
 export class Branching {
@@ -36,6 +39,9 @@ export class Branching {
   private at: { node: Node; floor: LowerBound; steps: number } | null = null;
   /** The least floor of what is no longer looked at, having been found no better than the best plan. */
   private closed = Infinity;
+  private readonly pace: typeof PACE;
+  /** Of each seller how much he has of what few have, where parcels are limited: else nobody asks. */
+  private readonly rarity: Float64Array | null;
   private steps = 0;
 
   constructor(
@@ -45,6 +51,9 @@ export class Branching {
     spare = 0,
   ) {
     const settled = forcedBy(c, need, spare);
+    const isLimited = c.maxSellers < c.sellers;
+    this.pace = isLimited ? PACE_LIMITED : PACE;
+    this.rarity = isLimited ? rarities(c, need) : null;
     this.root = new LowerBound(c, need, settled);
     this.open.push({ settled, floor: -Infinity, multipliers: null, rounds: 0 });
   }
@@ -65,7 +74,8 @@ export class Branching {
   /** One step towards `target`, the cost of the best plan known. */
   step(target: number): void {
     // Where the first floor rises slowly, it is worth more than its parts: it is gone on with in between.
-    if (this.at?.floor !== this.root && ++this.steps % ROOT_EVERY === 0) return this.root.step(target);
+    if (this.at?.floor !== this.root && ++this.steps % this.pace.rootEvery === 0)
+      return this.root.step(target);
     this.at ??= this.next(target);
     if (!this.at) return;
     const { node, floor } = this.at;
@@ -75,12 +85,15 @@ export class Branching {
     if (reached >= target) {
       this.closed = Math.min(this.closed, target);
       this.at = null;
-    } else if (
-      node.multipliers ? floor.hasSettled || this.at.steps >= MORE_STEPS : this.at.steps >= FIRST_STEPS
-    ) {
+    } else if ((node.multipliers !== null && floor.hasSettled) || this.at.steps >= this.stepsOf(node)) {
       this.split(node, reached, floor);
       this.at = null;
     }
+  }
+
+  private stepsOf({ multipliers, rounds }: Node): number {
+    if (!multipliers) return this.pace.first;
+    return rounds > 0 ? PACE.more : this.pace.more;
   }
 
   private next(target: number): Branching['at'] {
@@ -100,7 +113,9 @@ export class Branching {
 
   private split({ settled, rounds }: Node, reached: number, floor: LowerBound): void {
     const { multipliers } = floor;
-    const add = (next: Settled) => {
+    const add = (told: Settled) => {
+      const next = narrowed(this.c, this.need, told);
+      if (next === null) return;
       if (this.open.length < MOST_NODES)
         this.open.push({ settled: next, floor: reached, multipliers, rounds: 0 });
       else this.closed = Math.min(this.closed, reached);
@@ -140,16 +155,29 @@ export class Branching {
   }
 
   private tornSeller(settled: Settled, floor: LowerBound): number {
-    const { c } = this;
+    const { c, rarity } = this;
     let [best, most] = [-1, 0];
     for (let s = 0; s < c.sellers; s++) {
       if (settled.sellers[s] !== 0) continue;
       const torn = Math.min(floor.openShare[s]!, 1 - floor.openShare[s]!);
       // Those that are not torn come last, the nearest to being worth their parcel first.
       const near = 1e-3 / (1 + Math.abs(floor.reduced[s]!));
-      const weight = torn > WHOLE ? torn * (c.firstPence[s]! + 0.3 * c.minOrder[s]!) : near;
+      const worth = rarity ? rarity[s]! : c.firstPence[s]! + 0.3 * c.minOrder[s]!;
+      const weight = torn > WHOLE ? torn * worth : near;
       if (weight > most) [best, most] = [s, weight];
     }
     return best;
   }
+}
+
+/** Of each seller what share of the need of each lot he has, a lot that others have twice as much of counting a quarter. */
+function rarities(c: Compiled, need: Int32Array): Float64Array {
+  const rarity = new Float64Array(c.sellers);
+  const shareOf = (o: number, lot: number) => Math.min(1, c.offerCap[o]! / Math.max(1, need[lot]!));
+  c.offersOfLot.forEach((offers, lot) => {
+    let there = 0;
+    for (const o of offers) there += shareOf(o, lot);
+    for (const o of offers) rarity[c.offerSeller[o]!]! += shareOf(o, lot) / Math.max(1, there) ** 2;
+  });
+  return rarity;
 }

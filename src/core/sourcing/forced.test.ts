@@ -3,11 +3,11 @@ import { buyingProblem, STRUCTURE_NAMES } from '../testing/buying-problems';
 import { randomProblem } from '../testing/sourcing';
 import { inStock, market, type MadeMarket } from '../testing/made-market';
 import { compile } from './compile';
-import { forcedBy } from './forced';
+import { forcedBy, narrowed } from './forced';
 import { LowerBound } from './lower-bound';
 import type { Problem } from './problem';
 import { reachableNeed } from './reachable';
-import { OPENED } from './settled';
+import { nothingSettled, OPENED, SHUT } from './settled';
 import { Solver } from './solver';
 
 const box = (id: string, maxCopies: number, yields: Readonly<Record<string, number>>) => ({
@@ -181,4 +181,80 @@ describe('what every plan has', () => {
     floor.step(3000);
     expect(floor.best).toBe(3000);
   });
+});
+
+describe('what follows from what is settled', () => {
+  const shut = (p: Problem, ...ids: string[]) => {
+    const c = compile(p);
+    const settled = nothingSettled(c);
+    p.sellers.forEach((s, i) => (settled.sellers[i] = ids.includes(String(s.id)) ? SHUT : 0));
+    return narrowed(c, reachableNeed(c), settled);
+  };
+  const p = problem(
+    [
+      [5, 'a'],
+      [5, 'b'],
+    ],
+    [inStock('a 5', { a: 5 }), inStock('a 4', { a: 4 }), inStock('a 3', { a: 3 }), inStock('b', { b: 9 })],
+  );
+
+  it('is that whoever is left to send it is open', () => {
+    expect([...shut(p)!.sellers]).toEqual([0, 0, 0, OPENED]);
+    expect([...shut(p, 'a 5')!.sellers]).toEqual([SHUT, OPENED, OPENED, OPENED]);
+  });
+
+  it('is nothing where those who are left have too little', () => {
+    expect(shut(p, 'a 5', 'a 4')).toBeNull();
+    expect(shut(p, 'b')).toBeNull();
+  });
+
+  it('is that nobody else is open once no more parcels are allowed', () => {
+    expect([...shut({ ...p, maxSellers: 3 }, 'a 5')!.sellers]).toEqual([SHUT, OPENED, OPENED, OPENED]);
+    expect(shut({ ...p, maxSellers: 2 }, 'a 5')).toBeNull();
+    expect(shut({ ...p, maxSellers: 1 })).toBeNull();
+  });
+
+  it('is nothing where so few parcels cannot bring what is lacking, whoever sends them', () => {
+    const many = problem(
+      [[9, 'a']],
+      ['1', '2', '3', '4'].map((id) => inStock(id, { a: 3 })),
+    );
+    expect(shut({ ...many, maxSellers: 3 }, '4')).not.toBeNull();
+    expect(shut({ ...many, maxSellers: 2 })).toBeNull();
+  });
+
+  it.each([...Array(40).keys()])(
+    'is what all choices of sellers have that meet as much, random %i',
+    (seed) => {
+      const made = randomProblem(seed, 8, 5);
+      const limited = { ...made, maxSellers: 1 + (seed % 4) };
+      const c = compile(limited);
+      const need = reachableNeed(c);
+      const total = need.reduce((sum, n) => sum + n, 0);
+      const spare = seed % 3 === 0 ? 0 : Math.floor(total / 4);
+      const settled = nothingSettled(c, spare);
+      settled.sellers[seed % 5] = seed % 2 === 0 ? SHUT : OPENED;
+      const lawful = [...Array(32).keys()].filter((set) => {
+        const has = (s: number) => (set & (1 << s)) !== 0;
+        const count = [0, 1, 2, 3, 4].filter(has).length;
+        if (
+          count > limited.maxSellers ||
+          settled.sellers.some((as, s) => as !== 0 && (as === OPENED) !== has(s))
+        )
+          return false;
+        const met = reachableNeed(compile({ ...limited, sellers: limited.sellers.filter((_, s) => has(s)) }));
+        return met.reduce((sum, n) => sum + n, 0) >= total - spare;
+      });
+      const next = narrowed(c, need, settled);
+      if (next === null) return expect(lawful).toEqual([]);
+      next.sellers.forEach((as, s) => {
+        if (as === OPENED) expect(lawful.every((set) => set & (1 << s))).toBe(true);
+        if (as === SHUT) expect(lawful.every((set) => !(set & (1 << s)))).toBe(true);
+      });
+      // What is told is not less than what each of them is missed for.
+      if (limited.maxSellers === 4 && lawful.length > 0)
+        for (let s = 0; s < 5; s++)
+          if (lawful.every((set) => set & (1 << s))) expect(next.sellers[s]).toBe(OPENED);
+    },
+  );
 });

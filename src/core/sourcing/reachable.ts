@@ -20,6 +20,7 @@ export class Reach {
   private readonly brings: Int32Array;
   private readonly asks: Int32Array;
   private readonly source: number;
+  private readonly sink: number;
   private readonly asked: number;
 
   /** `wanted` are the pieces of each lot that are asked for. */
@@ -33,12 +34,23 @@ export class Reach {
     const into = Array.from({ length: c.lots }, (_, lot) =>
       network.edge(c.elements + lot, sink, wanted[lot]!),
     );
-    c.accepts.forEach((es, lot) =>
-      es.forEach((e) => supply[e]! > 0 && network.edge(e, c.elements + lot, wanted[lot]!)),
-    );
+    c.accepts.forEach((es, lot) => es.forEach((e) => network.edge(e, c.elements + lot, wanted[lot]!)));
     network.saturate(source, sink);
     this.need = Int32Array.from(into, (edge, lot) => wanted[lot]! - network.left[edge]!);
-    [this.network, this.source, this.asked] = [network, source, asked];
+    [this.network, this.source, this.sink, this.asked] = [network, source, sink, asked];
+  }
+
+  /** How many pieces can be met in all. */
+  get total(): number {
+    return this.need.reduce((sum, n) => sum + n, 0);
+  }
+
+  /** How many pieces more can be met, in all, with so many pieces more of some elements. */
+  gainWith(more: ReadonlyMap<number, number>): number {
+    return this.trying((left) => {
+      for (const [e, n] of more) left[this.brings[e]!]! += n;
+      return this.network.saturate(this.source, this.sink);
+    });
   }
 
   /** How many pieces fewer can be met, in all, with so many pieces less of some elements. */
@@ -48,16 +60,23 @@ export class Reach {
     for (const [e, n] of less) short += Math.max(0, n - left[this.brings[e]!]!);
     // What is taken away is more than is spare: the others are asked to send that much to where it went.
     if (short === 0) return 0;
+    return this.trying(() => {
+      for (const [e, n] of less) {
+        const spare = left[this.brings[e]!]!;
+        left[this.brings[e]!] = Math.max(0, spare - n);
+        left[this.asks[e]!] = Math.max(0, n - spare);
+      }
+      return short - this.network.saturate(this.source, this.asked);
+    });
+  }
+
+  /** Tries something, and leaves all as it was. */
+  private trying(change: (left: number[]) => number): number {
+    const { left } = this.network;
     const before = left.slice();
-    for (const [e, n] of less) {
-      const spare = left[this.brings[e]!]!;
-      left[this.brings[e]!] = Math.max(0, spare - n);
-      left[this.asks[e]!] = Math.max(0, n - spare);
-    }
-    this.network.saturate(this.source, this.asked);
-    for (const e of less.keys()) short -= left[this.asks[e]! ^ 1]!;
-    before.forEach((n, edge) => (left[edge] = n));
-    return short;
+    const answer = change(left);
+    for (let edge = 0; edge < before.length; edge++) left[edge] = before[edge]!;
+    return answer;
   }
 }
 
@@ -89,9 +108,12 @@ class Network {
     return edge;
   }
 
-  saturate(source: number, sink: number): void {
+  /** Sends all that can be sent, and says how much that was. */
+  saturate(source: number, sink: number): number {
+    let sent = 0;
     for (let level = this.levels(source); level[sink]! >= 0; level = this.levels(source))
-      this.blockingFlow(source, sink, level);
+      sent += this.blockingFlow(source, sink, level);
+    return sent;
   }
 
   /** How many edges each node is from the source; -1 = not reached. */
@@ -110,12 +132,14 @@ class Network {
   }
 
   /** Walks from the source along edges that lead one level on, sends what the narrowest carries, steps back, goes on. */
-  private blockingFlow(source: number, sink: number, level: Int32Array): void {
+  private blockingFlow(source: number, sink: number, level: Int32Array): number {
+    let sent = 0;
     const at = new Int32Array(this.edgesOf.length);
     const path: number[] = [];
     for (let node = source; ;) {
       if (node === sink) {
         const narrow = path.reduce((n, edge) => Math.min(n, this.left[edge]!), Infinity);
+        sent += narrow;
         for (const edge of path) {
           this.left[edge]! -= narrow;
           this.left[edge ^ 1]! += narrow;
@@ -131,7 +155,7 @@ class Network {
       if (edge !== undefined) {
         path.push(edge);
         node = this.to[edge]!;
-      } else if (node === source) return;
+      } else if (node === source) return sent;
       else {
         const last = path.pop()!;
         node = this.to[last ^ 1]!;

@@ -2,10 +2,13 @@ import { modelOf } from '@/core/sourcing/milp';
 import { reachableNeed } from '@/core/sourcing/reachable';
 import { highs, solveExactly } from './exact';
 import type { Job } from './job';
+import { proveFloor } from './prove-floor';
 import { solveAround } from './solve-around';
 
 /** Share of the time that is solved around the best plan before the whole is. */
 const AROUND_SHARE = 0.3;
+/** Share of what is left then that a floor has where the whole model proves none. */
+const FLOOR_SHARE = 0.7;
 
 /** Solves the whole linear model: right for small and middling problems, and it proves a floor. */
 export async function solveWhole(job: Job): Promise<void> {
@@ -18,11 +21,12 @@ export async function solveWhole(job: Job): Promise<void> {
   job.tellBest();
   job.listen();
   if (c.offers >= 500) await solveAround(job, AROUND_SHARE * job.task.seconds);
+  // Where weights or parcels forbid that all is met, what the best plan meets is what is asked for, and no floor of all.
+  if (!job.solver.leavesLeast) proveFloor(job, job.elapsed + FLOOR_SHARE * job.left);
+  const whole = job.solver.leavesLeast;
   const sellers = Array.from({ length: c.sellers }, (_, s) => s).filter(
     (s) => c.offersOfSeller[s]!.length > 0,
   );
-  // Where weights or parcels forbid that all is met, what the best plan meets is what is asked for, and no floor of all.
-  const whole = job.solver.leavesLeast;
   const model = modelOf(c, sellers, whole ? reachableNeed(c) : job.solver.met);
   const take = (values: Float64Array): void => {
     job.solver.adoptExactly(model.decode(values));

@@ -6,6 +6,7 @@ import { cut } from './cut';
 import { lay } from './lay';
 import { Job } from './job';
 import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task } from './messages';
+import { proveFloor } from './prove-floor';
 import { requestFault } from './read-request';
 import { isLarge } from './roles';
 import { searchLarge } from './search-large';
@@ -13,17 +14,6 @@ import { searchInRounds } from './search-rounds';
 import { searchUntil } from './search-until';
 import { solveWhole } from './solve-whole';
 import { warmUp } from './warm-up';
-
-/** Steps of the floor alone, towards whatever the others have found. */
-function proveBound(job: Job): void {
-  let next = 0;
-  while (!job.over) {
-    job.sendBound(job.solver.boundStep());
-    if (job.elapsed < next) continue;
-    next = job.elapsed + 0.04;
-    job.listen();
-  }
-}
 
 /** Searches for a number of steps: the same plan for the same seed and number, as long as the time lasts. */
 function searchBySteps(job: Job): void {
@@ -45,7 +35,7 @@ async function solve(task: Task): Promise<void> {
   if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, task.seconds);
-  else if (task.role === 'floor') proveBound(job);
+  else if (task.role === 'floor') proveFloor(job, task.seconds);
   else if (isLarge(job.compiled.offers)) await searchLarge(job);
   else await searchInRounds(job);
   job.tell({ say: 'done' });
