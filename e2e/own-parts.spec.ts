@@ -116,7 +116,7 @@ test('what several builds lack is bought in one go: one parcel, and an order in 
     if (!/wing/.test((await other.evaluate((e) => e.closest('label')?.textContent)) ?? ''))
       await other.uncheck();
   await page.getByLabel('Think for').selectOption('2');
-  await page.getByLabel('At most so many parcels').fill('1');
+  await page.getByLabel('Parcels at most').fill('1');
   await page.getByRole('button', { name: /Find the best plan/ }).click();
   const plan = page.getByRole('region', { name: 'The plan' });
   await expect(plan).toContainText('in 1 parcel.', { timeout: 60_000 });

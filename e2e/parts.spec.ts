@@ -173,14 +173,14 @@ test('a page that is closed while it solves loses nothing: what was found by the
   await openBuild(page, /Lightkeeper's garden/);
   await openParts(page, 'Buying plan');
   await page.getByLabel('Think for').selectOption('60');
-  await page.getByLabel('At most so many parcels').fill('7');
+  await page.getByLabel('Parcels at most').fill('7');
   await page.getByRole('button', { name: /Find the best plan/ }).click();
   await expect(page.getByText(/cannot cost less than/)).toBeVisible({ timeout: 60_000 });
   await page.goto('/');
   await openBuild(page, /Lightkeeper's garden/);
   await openParts(page, 'Buying plan');
   await expect(page.getByText(/Proven: no plan|The best found/)).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByLabel('At most so many parcels')).toHaveValue('7');
+  await expect(page.getByLabel('Parcels at most')).toHaveValue('7');
   await expect(page.getByRole('button', { name: /^Order (this parcel|these \d+ parcels)/ })).toBeEnabled();
 });
 

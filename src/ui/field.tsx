@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
+import type { ComponentProps, ReactNode, SelectHTMLAttributes } from 'react';
 
 const BOX = 'border-edge bg-sheet text-ink min-h-7 rounded-md border px-2 py-1';
 
@@ -21,9 +21,14 @@ export function Field({
   );
 }
 
-export const Input = ({ className, ...rest }: InputHTMLAttributes<HTMLInputElement>) => (
-  <input {...rest} className={clsx(BOX, className)} />
+export const Input = ({ className, ...rest }: ComponentProps<'input'>) => (
+  <input {...rest} onInvalid={(e) => unfold(e.currentTarget)} className={clsx(BOX, className)} />
 );
+
+/** A form goes to the first field that it cannot take: one that is folded away could not be gone to. */
+function unfold(field: Element): void {
+  for (let d = field.closest('details'); d; d = d.parentElement?.closest('details') ?? null) d.open = true;
+}
 
 export const Select = ({ className, ...rest }: SelectHTMLAttributes<HTMLSelectElement>) => (
   <select {...rest} className={clsx(BOX, className)} />

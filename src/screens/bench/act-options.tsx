@@ -5,6 +5,10 @@ import { asId, type CopyId, type ZoneId } from '@/core/shared/ids';
 import { Field, Input, Select } from '@/ui/field';
 import type { Options } from './act-intent';
 import { useBuild } from '../common/build-store';
+import { NumberBox } from '../common/number-box';
+
+/** The most pieces that one line can have. */
+const MOST_PIECES = 100_000;
 
 /** How many, where, from where, why: the trailing words of the log line as fields. */
 export function OptionFields({
@@ -22,13 +26,23 @@ export function OptionFields({
   const leaves = !['add', 'replace-missing', 'placeholder', 'move', 'missing'].includes(kind);
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <Field label={kind === 'swap' ? 'How many off' : 'How many'}>
-        <Pieces value={o.qty} onChange={(qty) => set({ qty })} />
-      </Field>
+      <NumberBox
+        label={kind === 'swap' ? 'How many off' : 'How many'}
+        least={1}
+        most={MOST_PIECES}
+        value={o.qty}
+        onChange={(qty) => set({ qty })}
+        live
+      />
       {kind === 'swap' && (
-        <Field label="How many on">
-          <Pieces value={o.onQty} onChange={(onQty) => set({ onQty })} />
-        </Field>
+        <NumberBox
+          label="How many on"
+          least={1}
+          most={MOST_PIECES}
+          value={o.onQty}
+          onChange={(onQty) => set({ onQty })}
+          live
+        />
       )}
       <Field label={kind === 'move' ? 'From zone' : 'Zone'}>
         <ZoneSelect none="the modification’s" value={o.zone} onChange={(zone) => set({ zone })} />
@@ -115,19 +129,6 @@ export function OptionFields({
         hidden
       </label>
     </div>
-  );
-}
-
-function Pieces({ value, onChange }: { value: number; onChange: (value: number) => void }) {
-  return (
-    <Input
-      type="number"
-      min={1}
-      max={100000}
-      value={value}
-      onChange={(e) => onChange(Math.max(1, Math.floor(Number(e.target.value)) || 1))}
-      className="w-20"
-    />
   );
 }
 

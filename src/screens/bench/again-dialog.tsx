@@ -8,10 +8,11 @@ import { howOften, type HowOften } from '@/core/stock';
 import { costOfWork, hasSide, repeatEntries } from '@/core/workbench';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { Check, Field, Input, Select } from '@/ui/field';
+import { Check, Field, Select } from '@/ui/field';
 import { count, pieces, priced } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { draftProblemWords } from '../words/log-line';
+import { NumberBox } from '../common/number-box';
 
 /** "At hand for 3 times; tile 1x2 ash ends first: 7 there, 2 each time." */
 export function howOftenWords({ times, first }: HowOften): string {
@@ -65,16 +66,7 @@ export function AgainDialog({ entries, onClose }: { entries: readonly Entry[]; o
         }}
       >
         <div className="flex flex-wrap items-end gap-3">
-          <Field label="How often">
-            <Input
-              type="number"
-              min={1}
-              max={100}
-              value={times}
-              onChange={(e) => setTimes(Math.max(1, Math.min(100, Math.floor(Number(e.target.value)) || 1)))}
-              className="w-20"
-            />
-          </Field>
+          <NumberBox label="How often" least={1} most={100} value={times} onChange={setTimes} live />
           <Field label="Where">
             <Select
               value={zone}

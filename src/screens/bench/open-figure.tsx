@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { elementName, type ElementKey } from '@/core/parts';
 import {
   FIGURE_PARTS,
@@ -11,9 +11,9 @@ import {
   type FigurePart,
 } from '@/core/workbench';
 import { Button } from '@/ui/button';
-import { Field, Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { useBuild } from '../common/build-store';
+import { isFilledIn, NumberBox } from '../common/number-box';
 
 const WORDS: Readonly<Record<FigurePart, string>> = {
   head: 'head',
@@ -28,34 +28,29 @@ export function OpenFigure({ element, onClose }: { element: ElementKey; onClose:
   const workbench = useBuild((s) => s.workbench);
   const perform = useBuild((s) => s.perform);
   const [make, setMake] = useState<FigureMake>(USUAL_FIGURE);
+  const area = useRef<HTMLDivElement>(null);
   const all = FIGURE_PARTS.reduce((s, p) => s + make[p], 0);
   return (
     <details className="border-rule rounded-md border px-3 py-1">
       <summary className="min-h-7">It counts as one piece: open it into its parts</summary>
-      <div className="flex flex-wrap items-end gap-3 pb-2">
+      <div ref={area} className="flex flex-wrap items-end gap-3 pb-2">
         {FIGURE_PARTS.map((p) => (
-          <Field key={p} label={WORDS[p]}>
-            <span className="flex items-center gap-1">
-              <Glyph element={figurePart(element, p)} size={26} label="" />
-              <Input
-                type="number"
-                min={0}
-                max={9}
-                value={make[p]}
-                onChange={(e) =>
-                  setMake({
-                    ...make,
-                    [p]: Math.max(0, Math.min(9, Math.floor(Number(e.target.value)) || 0)),
-                  })
-                }
-                className="w-14"
-              />
-            </span>
-          </Field>
+          <span key={p} className="flex items-end gap-1">
+            <Glyph element={figurePart(element, p)} size={26} label="" />
+            <NumberBox
+              label={WORDS[p]}
+              least={0}
+              most={9}
+              value={make[p]}
+              onChange={(qty) => setMake({ ...make, [p]: qty })}
+              live
+            />
+          </span>
         ))}
         <Button
           disabled={all === 0}
           onClick={() => {
+            if (!isFilledIn(area.current)) return;
             perform(openFigure(workbench, element, make));
             onClose();
           }}

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { sizeOf, stepsOf, type Entry } from '@/core/ledger';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { Field, Input } from '@/ui/field';
 import type { BenchDialogs } from './dialogs';
+import { NumberBox } from '../common/number-box';
 
 /** "31 of 46 placed": turns part of a planned entry into a done one. */
 export function PartDialog({
@@ -35,17 +35,15 @@ export function PartDialog({
           onClose();
         }}
       >
-        <Field label={each === 1 ? 'Pieces placed' : `Lots of ${each} placed`}>
-          <Input
-            autoFocus
-            type="number"
-            min={1}
-            max={steps}
-            value={placed}
-            onChange={(e) => setPlaced(Math.max(1, Math.min(steps, Math.floor(Number(e.target.value)) || 1)))}
-            className="w-24"
-          />
-        </Field>
+        <NumberBox
+          label={each === 1 ? 'Pieces placed' : `Lots of ${each} placed`}
+          autoFocus
+          least={1}
+          most={steps}
+          value={placed}
+          onChange={setPlaced}
+          live
+        />
         <Button look="main" type="submit">
           Placed
         </Button>

@@ -3,6 +3,7 @@
 import clsx from 'clsx';
 import type { ZoneId } from '@/core/shared/ids';
 import { useBuild } from '../common/build-store';
+import { NumberBox } from '../common/number-box';
 
 /** The zones: chips where they are few, a list where they are many. */
 export function ZoneChips() {
@@ -81,16 +82,13 @@ export function ViewSelect({ onCompare }: { onCompare: () => void }) {
         <option value="compare">what-ifs…</option>
       </select>
       {view.kind === 'asOf' && (
-        <input
-          type="number"
-          aria-label="As of entry"
-          min={0}
-          max={last}
+        <NumberBox
+          label="As of entry"
+          bare
+          least={0}
+          most={last}
           value={view.no}
-          onChange={(e) =>
-            set({ view: { kind: 'asOf', no: Math.max(0, Math.min(last, Number(e.target.value) || 0)) } })
-          }
-          className="border-edge bg-sheet min-h-7 w-16 rounded-md border px-1"
+          onChange={(no) => set({ view: { kind: 'asOf', no } })}
         />
       )}
     </span>

@@ -4,9 +4,10 @@ import { exposureOf, hiddenOf } from '@/core/fading';
 import { SEEN, type Seen } from '@/core/ledger';
 import type { ElementKey } from '@/core/parts';
 import type { ZoneId } from '@/core/shared/ids';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { useKeepExposure } from './use-keep-exposure';
+import { NumberBox } from '../common/number-box';
 
 /** How much of a lot is seen, and how many of it nobody sees: proposed, corrected here. */
 export function ExposureForm({ zone, element, seen }: { zone: ZoneId; element: ElementKey; seen: Seen }) {
@@ -21,15 +22,13 @@ export function ExposureForm({ zone, element, seen }: { zone: ZoneId; element: E
           ))}
         </Select>
       </Field>
-      <Field label="Pieces of it that nobody sees">
-        <Input
-          type="number"
-          min={0}
-          value={hiddenOf(workbench, zone, element)}
-          onChange={(e) => keep({ hidden: Math.max(0, Math.floor(Number(e.target.value)) || 0) })}
-          className="w-24"
-        />
-      </Field>
+      <NumberBox
+        label="Pieces of it that nobody sees"
+        least={0}
+        most={100_000}
+        value={hiddenOf(workbench, zone, element)}
+        onChange={(hidden) => keep({ hidden })}
+      />
       <p className="text-faint flex-1 text-[12px]">
         {exposureOf(workbench, zone, element) ? 'As you said.' : 'Proposed from its family and zone.'} To hide
         it: move it inside the model, and say “hidden” here.

@@ -3,9 +3,10 @@
 import { useMemo } from 'react';
 import { elementName } from '@/core/parts';
 import type { AccountKey } from '@/core/ledger';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Select } from '@/ui/field';
 import { useBuild } from '../common/build-store';
 import { lotsToRead, placesToRead, type LotToRead } from './use-lots-to-read';
+import { NumberBox } from '../common/number-box';
 
 export interface LotChoiceValue {
   readonly account: AccountKey;
@@ -65,18 +66,14 @@ export function LotChoice({
           ))}
         </Select>
       </Field>
-      <Field label="How many look alike">
-        <Input
-          type="number"
-          min={1}
-          max={most}
-          value={value.qty}
-          onChange={(e) =>
-            onChange({ ...value, qty: Math.max(1, Math.min(most, Math.floor(Number(e.target.value)) || 1)) })
-          }
-          className="w-20"
-        />
-      </Field>
+      <NumberBox
+        label="How many look alike"
+        least={1}
+        most={most}
+        value={value.qty}
+        onChange={(qty) => onChange({ ...value, qty })}
+        live
+      />
     </div>
   );
 }

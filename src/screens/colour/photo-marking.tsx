@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import type { CardKind } from '@/core/photo';
 import { Button } from '@/ui/button';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Select } from '@/ui/field';
+import { NumberBox } from '../common/number-box';
 
 type Placed = 'card' | 'spot';
 
@@ -46,14 +47,14 @@ export const PhotoMarking = ({
         <option value="white">white, 90 %</option>
       </Select>
     </Field>
-    <Field label="Ring, pixels">
-      <Input
-        type="number"
-        min={4}
-        value={Math.round(radius)}
-        onChange={(e) => onRadius(Math.max(4, Number(e.target.value) || 4))}
-      />
-    </Field>
+    <NumberBox
+      label="Ring, pixels"
+      least={4}
+      most={4000}
+      value={Math.round(radius)}
+      onChange={onRadius}
+      live
+    />
     {children}
   </div>
 );

@@ -6,11 +6,11 @@ import { proposeSeen } from '@/core/mismatch';
 import { batchOf, modelAccount } from '@/core/ledger';
 import { byElementName, elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { exposureOf, hiddenOf, type ZoneFading } from '@/core/fading';
-import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { count } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
 import { useKeepExposure } from './use-keep-exposure';
+import { NumberBox } from '../common/number-box';
 
 /** The parts of one colour in a zone: how many places each shape has, how many of them nobody sees, what was read. */
 export function ZonePlaces({ zone }: { zone: ZoneFading }) {
@@ -59,20 +59,17 @@ function PlaceRow({ zone, element, qty }: { zone: ZoneFading; element: ElementKe
             : `${known === qty ? 'all read' : `${known} read`}: ${read.map((b) => `${b.qty} ${batchOf(b.grade)} ΔE ${formatFixed(b.parts.deltaE)}`).join(', ')}`}
         </span>
       </span>
-      <label className="flex items-center gap-1.5">
+      <span className="flex items-center gap-1.5">
         hidden
-        <Input
-          type="number"
-          min={0}
-          max={qty}
+        <NumberBox
+          label={`${elementName(element)}: places that nobody sees`}
+          bare
+          least={0}
+          most={qty}
           value={hiddenOf(workbench, zone.zone, element)}
-          aria-label={`${elementName(element)}: places that nobody sees`}
-          onChange={(e) =>
-            keep({ hidden: Math.max(0, Math.min(qty, Math.floor(Number(e.target.value)) || 0)) })
-          }
-          className="text-ink w-16"
+          onChange={(hidden) => keep({ hidden })}
         />
-      </label>
+      </span>
     </li>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { moneyToEdit, readMoney, type Minor } from '@/core/shared/money';
 import { Input } from '@/ui/field';
 
@@ -16,9 +16,12 @@ interface MoneyBoxProps {
 /** An amount of money, taken when the field is left; empty = not known, and what is no amount stays and says so. */
 export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
   const id = useId();
+  const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed?.trim() ? readMoney(typed) : null;
-  const bad = typed !== null && read === undefined;
+  const bad = typed !== null && read === undefined ? 'an amount like 4.50' : '';
+  // No form takes it until it is put right.
+  useEffect(() => field.current?.setCustomValidity(bad), [bad]);
   const take = () => {
     if (typed === null || read === undefined) return;
     setTyped(null);
@@ -26,10 +29,11 @@ export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
   };
   return (
     <div>
-      <label htmlFor={id} className={bare ? 'sr-only' : 'text-soft block text-[12px]'}>
+      <label htmlFor={id} className={bare ? 'sr-only' : 'text-soft mb-1 block text-[12px]'}>
         {label}
       </label>
       <Input
+        ref={field}
         id={id}
         inputMode="decimal"
         placeholder="not known"
@@ -37,13 +41,13 @@ export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
         onKeyDown={(e) => e.key === 'Enter' && take()}
-        aria-invalid={bad}
+        aria-invalid={bad !== ''}
         aria-describedby={bad ? `${id}-says` : undefined}
         className="w-24"
       />
       {bad && (
         <span id={`${id}-says`} role="status" className="block text-[12px]">
-          ▲ an amount like 4.50
+          ▲ {bad}
         </span>
       )}
     </div>

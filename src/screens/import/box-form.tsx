@@ -7,6 +7,7 @@ import { Button } from '@/ui/button';
 import { Field, Input, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { piecesOfKinds } from '@/ui/numbers';
+import { NumberBox } from '../common/number-box';
 
 export type Box = ImportBoxes['boxes'][number];
 
@@ -51,18 +52,14 @@ export function BoxForm({ box, onChange, onRemove }: BoxProps) {
           onChange={(e) => set({ setName: e.target.value })}
         />
       </Field>
-      <Field label="Copies">
-        <Input
-          type="number"
-          min={1}
-          max={50}
-          value={box.copies}
-          onChange={(e) =>
-            set({ copies: Math.max(1, Math.min(50, Math.floor(Number(e.target.value)) || 1)) })
-          }
-          className="w-16"
-        />
-      </Field>
+      <NumberBox
+        label="Copies"
+        least={1}
+        most={50}
+        value={box.copies}
+        onChange={(copies) => set({ copies })}
+        live
+      />
       <Field label="Condition">
         <Select
           value={box.condition}

@@ -2,7 +2,7 @@
 
 import { ActSelect } from '@/ui/act-select';
 import { currencySign, formatFixed } from '@/core/shared/forms';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { accountOwner, batchOf, type Command } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { readMoney } from '@/core/shared/money';
@@ -15,6 +15,7 @@ import { count, pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import { list } from '../words/places';
 import type { OwnPartsActs } from '../common/own-parts-acts';
+import { isFilledIn, NumberBox } from '../common/number-box';
 
 const keyOf = (l: StockLot): string => `${l.account}|${l.element}|${l.grade}`;
 
@@ -41,7 +42,9 @@ export function ChosenPanel({
     .filter((l) => l.qty > 0);
   const going = lots.reduce((s, l) => s + l.qty, 0);
   const price = each.trim() === '' ? null : readMoney(each);
+  const area = useRef<HTMLElement>(null);
   const act = (command: Command) => {
+    if (!isFilledIn(area.current)) return;
     acts.perform(command);
     onDone();
   };
@@ -53,7 +56,7 @@ export function ChosenPanel({
     act(takeFrom(lots, how, note.trim(), price ?? null, source()));
   const oneTray = new Set(lots.map((l) => l.account)).size === 1;
   return (
-    <section aria-label="Chosen" className="flex min-h-0 flex-col gap-2">
+    <section ref={area} aria-label="Chosen" className="flex min-h-0 flex-col gap-2">
       <h2>{pieces(going)} chosen</h2>
       <ul className="min-h-0 flex-1 overflow-auto" tabIndex={0} aria-label="Chosen parts">
         {all.map((l) => (
@@ -63,21 +66,14 @@ export function ChosenPanel({
               <span className="block truncate">{elementName(l.element)}</span>
               <span className="text-soft block text-[12px]">{about(stock, l)}</span>
             </span>
-            <Input
-              type="number"
-              min={0}
-              max={l.qty}
-              aria-label={`Pieces of ${elementName(l.element)} ${l.grade}`}
+            <NumberBox
+              label={`Pieces of ${elementName(l.element)} ${l.grade}`}
+              bare
+              least={0}
+              most={l.qty}
               value={amounts.get(keyOf(l)) ?? 0}
-              onChange={(e) =>
-                setAmounts(
-                  new Map(amounts).set(
-                    keyOf(l),
-                    Math.max(0, Math.min(l.qty, Math.floor(Number(e.target.value)) || 0)),
-                  ),
-                )
-              }
-              className="w-18"
+              onChange={(qty) => setAmounts(new Map(amounts).set(keyOf(l), qty))}
+              live
             />
           </li>
         ))}

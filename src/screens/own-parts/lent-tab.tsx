@@ -1,18 +1,19 @@
 'use client';
 
 import { formatDay } from '@/core/shared/forms';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { goneAccount, type Entry } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
 import { giveBack, openLoans } from '@/core/stock';
 import type { StockSnapshot } from '@/server/snapshot';
 import { Button } from '@/ui/button';
-import { Field, Input, Select } from '@/ui/field';
+import { Field, Select } from '@/ui/field';
 import { LotGlyph } from '@/ui/glyph';
 import { pieces } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import type { OwnPartsActs } from '../common/own-parts-acts';
+import { isFilledIn, NumberBox } from '../common/number-box';
 
 /** What is out on loan, to whom and since when; had back in whole or in part. */
 export function LentTab({ stock, acts }: { stock: StockSnapshot; acts: OwnPartsActs }) {
@@ -37,11 +38,12 @@ export function LentTab({ stock, acts }: { stock: StockSnapshot; acts: OwnPartsA
 function Loan({ loan, stock, acts }: { loan: Entry; stock: StockSnapshot; acts: OwnPartsActs }) {
   const lent = loan.movements.filter((m) => m.to === goneAccount('lent'));
   const all = lent.reduce((s, m) => s + m.qty, 0);
+  const area = useRef<HTMLLIElement>(null);
   const [came, setCame] = useState(all);
   const [tray, setTray] = useState<TrayId | null>(stock.trays[0]?.id ?? null);
   const goal = stock.trays.find((t) => t.id === tray);
   return (
-    <li className="border-rule flex flex-wrap items-end gap-3 border-b py-2">
+    <li ref={area} className="border-rule flex flex-wrap items-end gap-3 border-b py-2">
       <span className="min-w-56 flex-1">
         <b>
           <bdi>{loan.note || 'to nobody named'}</bdi>
@@ -55,16 +57,7 @@ function Loan({ loan, stock, acts }: { loan: Entry; stock: StockSnapshot; acts: 
           ))}
         </span>
       </span>
-      <Field label="Came back">
-        <Input
-          type="number"
-          min={1}
-          max={all}
-          value={came}
-          onChange={(e) => setCame(Math.max(1, Math.min(all, Math.floor(Number(e.target.value)) || 1)))}
-          className="w-20"
-        />
-      </Field>
+      <NumberBox label="Came back" least={1} most={all} value={came} onChange={setCame} live />
       <Field label="Into tray">
         <Select value={tray ?? ''} onChange={(e) => setTray(e.target.value as TrayId)}>
           {stock.trays.map((t) => (
@@ -77,7 +70,7 @@ function Loan({ loan, stock, acts }: { loan: Entry; stock: StockSnapshot; acts: 
       <Button
         look="main"
         disabled={!goal}
-        onClick={() => goal && acts.perform(giveBack(loan, came, goal, source()))}
+        onClick={() => goal && isFilledIn(area.current) && acts.perform(giveBack(loan, came, goal, source()))}
       >
         Have it back
       </Button>

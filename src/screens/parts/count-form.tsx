@@ -4,10 +4,11 @@ import { elementName } from '@/core/parts';
 import type { TrayId } from '@/core/shared/ids';
 import { boxOf, receiveOrder, type AwaitedLot, type ParcelNews, type Remainder } from '@/core/orders';
 import { Button } from '@/ui/button';
-import { Check, Input, Select } from '@/ui/field';
+import { Check, Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
 import { pieces } from '@/ui/numbers';
 import { useBuild } from '../common/build-store';
+import { NumberBox } from '../common/number-box';
 
 /** Counting a parcel in: what is in it is shown as the post brought it; a person says what they found. */
 export function CountForm({
@@ -86,21 +87,14 @@ export function CountForm({
                   </b>
                 )}
               </span>
-              <Input
-                type="number"
-                min={0}
-                max={l.qty}
-                aria-label={`${elementName(l.element)}: good ones that came`}
+              <NumberBox
+                label={`${elementName(l.element)}: good ones that came`}
+                bare
+                least={0}
+                most={l.qty}
                 value={came.get(key(l)) ?? 0}
-                onChange={(e) =>
-                  setCame(
-                    new Map(came).set(
-                      key(l),
-                      Math.max(0, Math.min(l.qty, Math.floor(Number(e.target.value)) || 0)),
-                    ),
-                  )
-                }
-                className="w-20"
+                onChange={(qty) => setCame(new Map(came).set(key(l), qty))}
+                live
               />
               {l.qty > (came.get(key(l)) ?? 0) && (
                 <Select

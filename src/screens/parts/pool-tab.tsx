@@ -6,7 +6,7 @@ import type { Copy } from '@/core/ledger';
 import { piecesOn, shippedLots, type Workbench } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { bindToBoxes, fitPool, isBoundToBoxes, poolExceptions, type PoolBox } from '@/core/pool';
-import { Check, Field, Input } from '@/ui/field';
+import { Check } from '@/ui/field';
 import { Glyph, LotGlyph } from '@/ui/glyph';
 import { count, modNo, money, pieces, piecesOfKinds } from '@/ui/numbers';
 import { VirtualList } from '@/ui/virtual-list';
@@ -15,6 +15,7 @@ import { PoolColours } from './pool-colours';
 import { PoolModels } from './pool-models';
 import { ask } from '../sending/answers';
 import { TwoListsOfParts } from './two-lists';
+import { NumberBox } from '../common/number-box';
 
 /** A build bound to its own boxes and nothing else: does it fit, what is short, what comes near, what is left over. */
 export function PoolTab() {
@@ -54,17 +55,15 @@ export function PoolTab() {
         <Bound />
         <div className="mb-4 flex flex-wrap gap-3">
           {boxes.map((b) => (
-            <Field key={b.code} label={`${b.name}, copies${b.price ? ` (${money(b.price)} each)` : ''}`}>
-              <Input
-                type="number"
-                min={0}
-                value={b.copies}
-                onChange={(e) =>
-                  setExtra(new Map(extra).set(b.code, Math.max(0, Math.floor(Number(e.target.value)) || 0)))
-                }
-                className="w-24"
-              />
-            </Field>
+            <NumberBox
+              key={b.code}
+              label={`${b.name}, copies${b.price ? ` (${money(b.price)} each)` : ''}`}
+              least={0}
+              most={1000}
+              value={b.copies}
+              onChange={(copies) => setExtra(new Map(extra).set(b.code, copies))}
+              live
+            />
           ))}
         </div>
         <VirtualList

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { BoxOffer, Command } from '@/core/ledger';
 import { offerBox, withdrawBox } from '@/core/market';
 import { readMoney } from '@/core/shared/money';
@@ -9,6 +9,7 @@ import { Field, Input, Select } from '@/ui/field';
 import { count, money } from '@/ui/numbers';
 import { source } from '../common/build-store';
 import { ask } from '../sending/answers';
+import { isFilledIn, NumberBox } from '../common/number-box';
 
 interface CatalogueSet {
   readonly code: string;
@@ -64,8 +65,9 @@ function OfferForm({ act }: Pick<OffersProps, 'act'>) {
   }, []);
   const amount = price.trim() ? readMoney(price) : undefined;
   const chosen = sets?.find((s) => s.code === code);
+  const area = useRef<HTMLDivElement>(null);
   const add = () => {
-    if (!chosen || amount === undefined || !seller.trim()) return;
+    if (!isFilledIn(area.current) || !chosen || amount === undefined || !seller.trim()) return;
     const offer = {
       code,
       setName: chosen.name,
@@ -80,6 +82,7 @@ function OfferForm({ act }: Pick<OffersProps, 'act'>) {
   };
   return (
     <div
+      ref={area}
       role="group"
       aria-label="A box at your own price"
       onKeyDown={(e) => {
@@ -123,26 +126,8 @@ function OfferForm({ act }: Pick<OffersProps, 'act'>) {
           <option value="new">new</option>
         </Select>
       </Field>
-      <Field label="Copies">
-        <Input
-          type="number"
-          min={1}
-          max={1000}
-          value={copies}
-          onChange={(e) => setCopies(Math.max(1, Math.min(1000, Math.floor(Number(e.target.value)) || 1)))}
-          className="min-w-0"
-        />
-      </Field>
-      <Field label="Days until it is there">
-        <Input
-          type="number"
-          min={0}
-          max={365}
-          value={days}
-          onChange={(e) => setDays(Math.max(0, Math.min(365, Math.floor(Number(e.target.value)) || 0)))}
-          className="min-w-0"
-        />
-      </Field>
+      <NumberBox label="Copies" least={1} most={1000} value={copies} onChange={setCopies} live />
+      <NumberBox label="Days until it is there" least={0} most={365} value={days} onChange={setDays} live />
       <Button className="self-end" disabled={!chosen || amount === undefined || !seller.trim()} onClick={add}>
         Compare it too
       </Button>

@@ -58,4 +58,17 @@ describe('the bounds that close on each other', () => {
     rerender(<ClosingBounds bounds={bounds} busy={false} plan={{ cost: 4127, floor: 2722 }} />);
     expect(document.body.textContent).toContain('cannot cost less than £27.22');
   });
+
+  it('draw no plan that gets less than the last does', () => {
+    const drawn = (from: number) => {
+      const all = [
+        { seconds: 1, cost: 2000, floor: 0, unmet: 40 },
+        { seconds: 2, cost: 5000, floor: 0, unmet: 3 },
+        { seconds: 3, cost: 4127, floor: 0, unmet: 3 },
+      ];
+      const { container } = render(<ClosingBounds bounds={all.slice(from)} busy plan={null} />);
+      return container.querySelector('path[stroke-width="2"]')!.getAttribute('d');
+    };
+    expect(drawn(0)).toBe(drawn(1));
+  });
 });

@@ -7,7 +7,7 @@ import type { Bound } from './plan-need';
 
 /** The best cost from above and the proven floor from below, closing on each other as the time goes. */
 export function ClosingBounds({
-  bounds,
+  bounds: all,
   busy,
   plan,
 }: {
@@ -15,9 +15,11 @@ export function ClosingBounds({
   busy: boolean;
   plan: Pick<BuyingPlan, 'cost' | 'floor'> | null;
 }) {
-  const last = bounds.at(-1);
+  const last = all.at(-1);
   if (!last) return <p className="text-soft mb-3">{busy ? 'The first plan comes in a moment.' : ''}</p>;
   const [cost, floor] = plan ? [plan.cost, plan.floor] : [last.cost, last.floor];
+  // A plan that got less cost less for that alone.
+  const bounds = all.filter((b) => b.unmet === last.unmet);
   // A floor of nothing is none: it is not known what the best could cost.
   const isProven = floor > 0;
   const most = Math.max(...bounds.map((b) => b.cost));

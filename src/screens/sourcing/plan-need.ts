@@ -11,6 +11,8 @@ export interface Bound {
   readonly cost: number;
   readonly floor: number;
   readonly seconds: number;
+  /** Pieces that the plan of that time leaves unmet, where it may leave some. */
+  readonly unmet?: number;
 }
 
 /**

@@ -54,7 +54,7 @@ export function PreferencesForm({
       </p>
       <div className="grid grid-cols-2 gap-2">
         <NumberBox
-          label="At most so many parcels"
+          label="Parcels at most"
           none="any number"
           least={1}
           most={MOST_LIMIT}

@@ -1,5 +1,6 @@
-import { Field, Input, Select } from '@/ui/field';
+import { Select } from '@/ui/field';
 import type { SourcingTools } from './use-sourcing';
+import { NumberBox } from '../common/number-box';
 
 /** Sellers of the plan and those that were chosen before: preferred, or never. */
 export function PreferredSellers({ sourcing }: { sourcing: SourcingTools }) {
@@ -17,7 +18,7 @@ export function PreferredSellers({ sourcing }: { sourcing: SourcingTools }) {
     setPreferences({ ...p, never, prefer });
   };
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className="text-soft text-[12px]">Sellers, simulated but for your price lists</legend>
       {listed.map((s) => (
         <label key={s.id} className="flex min-h-8 items-center gap-2">
@@ -37,16 +38,13 @@ export function PreferredSellers({ sourcing }: { sourcing: SourcingTools }) {
         </label>
       ))}
       {p.prefer.size > 0 && (
-        <Field label="A preferred parcel may cost more by (pence)">
-          <Input
-            type="number"
-            min={0}
-            value={p.favour}
-            onChange={(e) =>
-              setPreferences({ ...p, favour: Math.max(0, Math.floor(Number(e.target.value)) || 0) })
-            }
-          />
-        </Field>
+        <NumberBox
+          label="A preferred parcel may cost more by (pence)"
+          least={0}
+          most={100_000}
+          value={p.favour}
+          onChange={(favour) => setPreferences({ ...p, favour })}
+        />
       )}
     </fieldset>
   );

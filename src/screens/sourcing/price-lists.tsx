@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { readDelimited } from '@/core/formats';
 import { readPriceList, type MarketSeller } from '@/core/market';
 import { Button } from '@/ui/button';
-import { Field, Input } from '@/ui/field';
+import { Field } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { priceListWords } from '../words/price-list';
 import type { SourcingTools } from './use-sourcing';
+import { NumberBox } from '../common/number-box';
 
 /** "1 offer", "90 offers" */
 const offersOf = ({ offers }: Pick<MarketSeller, 'offers'>): string =>
@@ -63,14 +64,13 @@ export function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
             </Button>
           </p>
         ))}
-        <Field label="Postage in pence, whatever the weight">
-          <Input
-            type="number"
-            min={0}
-            value={sourcing.listPostage}
-            onChange={(e) => sourcing.setListPostage(Math.max(0, Math.floor(Number(e.target.value)) || 0))}
-          />
-        </Field>
+        <NumberBox
+          label="Postage in pence, whatever the weight"
+          least={0}
+          most={100_000}
+          value={sourcing.listPostage}
+          onChange={sourcing.setListPostage}
+        />
         <Field label="CSV with part, colour, price, stock">
           <input
             type="file"
