@@ -1,7 +1,7 @@
 import { anneal } from './anneal';
 import type { Compiled } from './compile';
 import type { LowerBound } from './lower-bound';
-import { reachableNeed } from './reachable';
+import { Reach, reachableNeed, totalOf } from './reachable';
 import type { Search } from './search';
 import { scoreOf, type Saved } from './state';
 
@@ -79,8 +79,8 @@ export function donorChoices(
     known.set(copies.join(), copies);
   }
   const sorted = [...known.values()].sort((a, b) => costOf(a) - costOf(b));
-  const whole = total(reachable);
-  const meetsAll = (copies: Int32Array): boolean => total(reachableNeed({ ...c, donorMax: copies })) >= whole;
+  const whole = totalOf(reachable);
+  const meetsAll = (copies: Int32Array): boolean => new Reach({ ...c, donorMax: copies }).total >= whole;
   const choices: Int32Array[] = [];
   for (const copies of sorted) {
     if (choices.length === MOST_CHOICES) break;
@@ -88,8 +88,6 @@ export function donorChoices(
   }
   return choices.length > 0 ? choices : sorted.slice(0, MOST_CHOICES);
 }
-
-const total = (pieces: Int32Array): number => pieces.reduce((sum, n) => sum + n, 0);
 
 /** The cheapest combinations of copies, no box dearer than the slack. */
 function combinations(costs: readonly (readonly number[])[], slack: number): Int32Array[] {

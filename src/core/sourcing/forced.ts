@@ -1,5 +1,5 @@
 import type { Compiled } from './compile';
-import { Reach } from './reachable';
+import { Reach, totalOf } from './reachable';
 import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
 
 /**
@@ -73,12 +73,6 @@ function canBeMet(c: Compiled, need: Int32Array, settled: Settled): boolean {
   const most = gains.sort((a, b) => b - a).slice(0, room);
   return totalOf(most) >= lacking;
 }
-
-const totalOf = (list: Int32Array | readonly number[]): number => {
-  let sum = 0;
-  for (const n of list) sum += n;
-  return sum;
-};
 
 /** The problem with some of the sellers, and no more copies of boxes than are settled. */
 const only = (c: Compiled, { mostCopies }: Settled, has: (s: number) => boolean): Compiled => ({

@@ -42,7 +42,7 @@ export class Reach {
 
   /** How many pieces can be met in all. */
   get total(): number {
-    return this.need.reduce((sum, n) => sum + n, 0);
+    return totalOf(this.need);
   }
 
   /** How many pieces more can be met, in all, with so many pieces more of some elements. */
@@ -79,6 +79,13 @@ export class Reach {
     return answer;
   }
 }
+
+/** Pieces in all. */
+export const totalOf = (pieces: Int32Array | readonly number[]): number => {
+  let sum = 0;
+  for (const n of pieces) sum += n;
+  return sum;
+};
 
 /** Pieces that there are of each element, in offers and in boxes. */
 function supplyOf(c: Compiled): Float64Array {

@@ -6,11 +6,18 @@ import { isFilledIn, NumberBox } from './number-box';
 
 afterEach(cleanup);
 
-const type = (text: string) =>
-  fireEvent.change(screen.getByLabelText('Copies'), { target: { value: text } });
+const type = (text: string) => fireEvent.change(screen.getByLabelText('Copies'), { target: { value: text } });
 const field = () => screen.getByLabelText<HTMLInputElement>('Copies');
 
-function Copies({ live, onTaken, most = 10 }: { live?: boolean; onTaken: (n: number) => void; most?: number }) {
+function Copies({
+  live,
+  onTaken,
+  most = 10,
+}: {
+  live?: boolean;
+  onTaken: (n: number) => void;
+  most?: number;
+}) {
   const [value, setValue] = useState(1);
   const take = (n: number) => {
     onTaken(n);

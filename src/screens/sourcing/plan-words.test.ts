@@ -47,7 +47,9 @@ describe('what is said over a buying plan', () => {
   });
 
   it('says how far down another plan could be, and where that is not known', () => {
-    expect(aside(told(), plan(), [])).toContain('none that gets as much costs less than £30.00 (25.0 % below)');
+    expect(aside(told(), plan(), [])).toContain(
+      'none that gets as much costs less than £30.00 (25.0 % below)',
+    );
     expect(aside(told(), plan({ floor: 0 }), [])).toContain('was not worked out in the time');
     expect(aside(told(), plan({ status: 'optimal' }), [])).toBe(
       'Proven: no plan that gets as much costs less.',
