@@ -183,3 +183,30 @@ test('the focus is never lost: skip, parts by F6, dialogs, menus and steps give 
   await expect(page.getByLabel('Name of the build')).toBeVisible();
   await expect.poll(held).toBe(true);
 });
+
+test('a page has its title all the time while what it shows is read anew', async ({ page }) => {
+  await page.addInitScript(() => {
+    const gone: string[] = [];
+    let seen = false;
+    Object.assign(window, { titlesGone: gone });
+    new MutationObserver(() => {
+      const isThere = document.querySelector('title') !== null;
+      if (seen && !isThere) gone.push('gone');
+      seen = isThere;
+    }).observe(document, { subtree: true, childList: true });
+  });
+  await page.goto('/settings');
+  for (const [currency, shown] of [
+    ['EUR', '€1,234.50'],
+    ['GBP', '£1,234.50'],
+    ['EUR', '€1,234.50'],
+    ['GBP', '£1,234.50'],
+  ] as const) {
+    await page.getByLabel('Currency').selectOption(currency);
+    await page.getByLabel('Surround').selectOption(currency === 'EUR' ? 'dark' : 'light');
+    await expect(page.getByText(shown)).toBeVisible();
+  }
+  await page.getByLabel('Surround').selectOption('as the system');
+  await page.waitForLoadState('networkidle');
+  expect(await page.evaluate(() => (window as unknown as { titlesGone: string[] }).titlesGone)).toEqual([]);
+});
