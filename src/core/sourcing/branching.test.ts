@@ -74,7 +74,7 @@ describe('the floor of a plan that leaves unmet what could be had', () => {
     'is never above a plan that lacks as many, whichever lots go short (%i)',
     (seed) => {
       const random = seededRandom(seed + 1);
-      const whole = { ...randomProblem(seed, 8, 4), maxSellers: null };
+      const whole = { ...randomProblem(seed, 8, 4), maxSellers: seed % 3 === 0 ? null : 1 + (seed % 3) };
       // A plan for less than is wanted is one that lacks the rest.
       const less = {
         ...whole,
@@ -95,6 +95,25 @@ describe('the floor of a plan that leaves unmet what could be had', () => {
       expect(floor.best).toBeLessThanOrEqual(plan.cost + 1e-6);
     },
   );
+
+  it('compares all sellers with one another, though some are shut from the start', () => {
+    const p = market({
+      lots: [
+        ['a', 5],
+        ['b', 5],
+      ],
+      sellers: [inStock('a', { a: 5 }), inStock('b', { b: 5 }), inStock('some', { a: 2, b: 2 })],
+      maxSellers: 2,
+    });
+    const c = compile(p);
+    const floor = new Branching(c, reachableNeed(c));
+    for (let i = 0; i < 40; i++) floor.step(300);
+    expect(floor.root.reduced.every((r) => Number.isFinite(r))).toBe(true);
+    const solver = new Solver(c, { seed: 1, trialDonors: false, boundSteps: 60 });
+    for (let i = 0; i < 200; i++) solver.work(i / 200);
+    expect(solver.best).toMatchObject({ unmet: 0, cost: 300 });
+    expect(solver.floor).toBe(300);
+  });
 
   it('is lower the more may be lacking, and nothing where all may be', () => {
     const p = market({

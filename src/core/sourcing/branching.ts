@@ -77,7 +77,8 @@ export class Branching {
     if (this.at?.floor !== this.root && ++this.steps % this.pace.rootEvery === 0)
       return this.root.step(target);
     this.at ??= this.next(target);
-    if (!this.at) return;
+    // Nothing else is left to look at.
+    if (!this.at) return this.root.step(target);
     const { node, floor } = this.at;
     floor.step(target);
     this.at.steps++;

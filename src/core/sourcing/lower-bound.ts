@@ -8,8 +8,9 @@ import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
 /**
  * A Lagrangian floor (Geoffrion 1974): the need of each lot is priced instead of demanded. Each seller then stands alone
  * (`ParcelFloor`), and so does each box (`BoxWorth`). Prices move by deflected Polyak steps (Camerini, Fratta and Maffioli
- * 1975). Where plans may lack some pieces, those do not count that are priced highest. Where fewer parcels are allowed than there are sellers, the best of them count. What such a floor tears, a third of
- * a parcel for each of three lots, is kept together by covers that are priced as well (`CoverPrices`).
+ * 1975). Where plans may lack some pieces, those do not count that are priced highest. Where fewer parcels are allowed than
+ * there are sellers, the best of them count. What such a floor tears, a third of a parcel for each of three lots, is kept
+ * together by covers that are priced as well (`CoverPrices`).
  */
 export class LowerBound {
   best = -Infinity;
@@ -63,13 +64,12 @@ export class LowerBound {
 
   /**
    * What a parcel of each seller comes to at the best prices: below zero is worth opening. A step works out no more of a
-   * closed seller than that he is not worth it; this is what he lacks, and is worked out when it is asked for.
+   * closed seller than that he is not worth it; this is what he lacks, and is worked out when it is asked for. Of a seller
+   * who is shut too, since a search that is steered by it compares all with one another.
    */
   get reduced(): Float64Array {
     this.known ??= Float64Array.from({ length: this.c.sellers }, (_, s) =>
-      this.settled.sellers[s] === SHUT
-        ? Infinity
-        : this.parcel.least(s, this.bestLambda, this.covers.bestBonus[s]!, true),
+      this.parcel.least(s, this.bestLambda, this.covers.bestBonus[s]!, true),
     );
     return this.known;
   }
