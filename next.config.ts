@@ -7,7 +7,8 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
-  // Titles come with the page and not after it, whoever asks: one that comes later is gone for as long whenever a page is read anew.
+  // Titles come with the page and not after it, whoever asks: one that comes later is gone for as long whenever a page is
+  // read anew.
   htmlLimitedBots: /^/,
   // Types have a step of their own in `npm test`; the demo need not wait for them.
   typescript: { ignoreBuildErrors: true },

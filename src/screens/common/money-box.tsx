@@ -46,7 +46,7 @@ export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
         className="w-24"
       />
       {bad && (
-        <span id={`${id}-says`} role="status" className="block text-[12px]">
+        <span id={`${id}-says`} role="status" className="mt-1 block text-[12px]">
           ▲ {bad}
         </span>
       )}

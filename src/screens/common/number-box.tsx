@@ -102,7 +102,7 @@ export function NumberBox(props: NumberBoxProps) {
         className={clsx(none ? 'w-full' : bare ? 'w-16' : 'w-20', 'text-ink')}
       />
       {bad && (
-        <span id={`${id}-says`} role="status" className="text-ink block text-[12px]">
+        <span id={`${id}-says`} role="status" className="text-ink mt-1 block text-[12px]">
           ▲ {bad}
         </span>
       )}
