@@ -82,6 +82,11 @@ export class Beginnings {
     return true;
   }
 
+  /** One more, found elsewhere, where there are any. */
+  add(plan: Saved): void {
+    if (this.left > 0) this.seen.push(plan);
+  }
+
   /** Has the search go on from the best that it has not been begun from; where there is none, from where it is. */
   begin(): void {
     // Those of a round that was not looked at to its end are as good as they were found in the one before.

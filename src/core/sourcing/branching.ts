@@ -1,3 +1,5 @@
+import { ChoiceFloor, type Choose } from './choice-floor';
+import type { Chosen } from './choice-model';
 import type { Compiled } from './compile';
 import { forcedBy, narrowed } from './forced';
 import { LowerBound, type Multipliers } from './lower-bound';
@@ -10,6 +12,8 @@ import { OPENED, SHUT, type Settled } from './settled';
  */
 const PACE = { first: 600, more: 120, rootEvery: 3 };
 const PACE_LIMITED = { first: 300, more: 15, rootEvery: Infinity };
+/** Steps of the first floor after which sellers and boxes are chosen exactly, where that can be solved. */
+const BEFORE_CHOICE = 120;
 /** How often a node with all settled is looked at. */
 const ROUNDS = 8;
 /** Nodes that are kept: beyond them the worst are only remembered by their floor. */
@@ -30,11 +34,12 @@ interface Node {
  * a box in two, plans with fewer of it and plans with more are looked at apart, and the floor of all is the least of
  * theirs. Boxes come first, since a torn box is what most weakens a floor; then the sellers whose parcels cost most, or who
  * have most of what few have where parcels are limited. What follows from either is settled with it (`narrowed`).
- * Always on the node with the least floor.
+ * Always on the node with the least floor. Before that the floor of all plans is raised by choosing exactly (`ChoiceFloor`).
  */
 export class Branching {
   /** The floor of all plans, whose prices and reduced costs steer a search. */
   readonly root: LowerBound;
+  private choice: ChoiceFloor | null = null;
   private readonly open: Node[] = [];
   private at: { node: Node; floor: LowerBound; steps: number } | null = null;
   /** The least floor of what is no longer looked at, having been found no better than the best plan. */
@@ -43,6 +48,8 @@ export class Branching {
   /** Of each seller how much he has of what few have, where parcels are limited: else nobody asks. */
   private readonly rarity: Float64Array | null;
   private steps = 0;
+  private rootSteps = 0;
+  private readonly settled: Settled;
 
   constructor(
     private readonly c: Compiled,
@@ -51,6 +58,7 @@ export class Branching {
     spare = 0,
   ) {
     const settled = forcedBy(c, need, spare);
+    this.settled = settled;
     const isLimited = c.maxSellers < c.sellers;
     this.pace = isLimited ? PACE_LIMITED : PACE;
     this.rarity = isLimited ? rarities(c, need) : null;
@@ -63,7 +71,13 @@ export class Branching {
     let least = this.closed;
     if (this.at) least = Math.min(least, Math.max(this.at.node.floor, this.at.floor.best));
     for (const n of this.open) least = Math.min(least, n.floor);
-    return Math.max(this.root.best, Number.isFinite(least) ? least : -Infinity);
+    const choice = this.choice?.best ?? -Infinity;
+    return Math.max(this.root.best, choice, Number.isFinite(least) ? least : -Infinity);
+  }
+
+  /** Which sellers and boxes were chosen at the last step, where they are chosen exactly. */
+  get chosen(): Chosen | null {
+    return this.choice?.chosen ?? null;
   }
 
   /** True once there is nothing left to look at: the floor then is what the best plan costs. */
@@ -71,8 +85,15 @@ export class Branching {
     return this.at === null && this.open.length === 0;
   }
 
-  /** One step towards `target`, the cost of the best plan known. */
-  step(target: number): void {
+  /**
+   * One step towards `target`, the cost of the best plan known. With `choose`, sellers and boxes are chosen exactly as soon as
+   * the first prices have come somewhere and for as long as that brings more: more than branching does in the same time.
+   */
+  step(target: number, choose: Choose | null = null): void {
+    if (choose && this.rootSteps >= BEFORE_CHOICE) {
+      this.choice ??= new ChoiceFloor(this.c, this.need, this.settled, this.root.multipliers);
+      if (!this.choice.hasSettled) return this.choice.step(target, choose);
+    }
     // Where the first floor rises slowly, it is worth more than its parts: it is gone on with in between.
     if (this.at?.floor !== this.root && ++this.steps % this.pace.rootEvery === 0)
       return this.root.step(target);
@@ -80,6 +101,7 @@ export class Branching {
     // Nothing else is left to look at.
     if (!this.at) return this.root.step(target);
     const { node, floor } = this.at;
+    if (floor === this.root) this.rootSteps++;
     floor.step(target);
     this.at.steps++;
     const reached = Math.max(node.floor, floor.best);

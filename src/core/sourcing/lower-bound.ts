@@ -3,7 +3,8 @@ import type { Compiled } from './compile';
 import { CoverPrices, type PricedCovers } from './cover-prices';
 import { ParcelFloor } from './parcel-floor';
 import { shapesOf } from './seller-shape';
-import { nothingSettled, OPENED, SHUT, type Settled } from './settled';
+import { nothingSettled, OPENED, SHUT, worthOfSpare, type Settled } from './settled';
+import { PriceSteps } from './price-steps';
 
 /**
  * A Lagrangian floor (Geoffrion 1974): the need of each lot is priced instead of demanded. Each seller then stands alone
@@ -17,9 +18,7 @@ export class LowerBound {
   /** How often each seller was open, and how many copies of each box were bought, over the last steps: shares tell what is torn. */
   readonly openShare: Float64Array;
   readonly copiesShare: Float64Array;
-  private readonly lambda: Float64Array;
-  private readonly bestLambda: Float64Array;
-  private readonly direction: Float64Array;
+  private readonly prices: PriceSteps;
   private readonly covers: CoverPrices;
   private readonly parcel: ParcelFloor;
   private readonly boxes: BoxWorth;
@@ -41,7 +40,6 @@ export class LowerBound {
   ) {
     this.openShare = new Float64Array(c.sellers);
     this.copiesShare = new Float64Array(c.donorPrice.length);
-    this.direction = new Float64Array(c.lots);
     this.isOpen = new Uint8Array(c.sellers);
     this.copies = new Int32Array(c.donorPrice.length);
     this.isFirst = from === null;
@@ -50,10 +48,7 @@ export class LowerBound {
     // Of each lot as much must be there in any case.
     const surely = need.map((n) => Math.max(0, n - settled.spare));
     this.covers = new CoverPrices(c, surely, from?.covers ?? null);
-    this.lambda = from
-      ? Float64Array.from(from.lambda)
-      : Float64Array.from({ length: c.lots }, (_, l) => this.firstPrice(l));
-    this.bestLambda = Float64Array.from(this.lambda);
+    this.prices = new PriceSteps(from?.lambda ?? Array.from(need, (_, l) => this.firstPrice(l)));
     if (from) this.scale = 0.4;
   }
 
@@ -69,7 +64,7 @@ export class LowerBound {
    */
   get reduced(): Float64Array {
     this.known ??= Float64Array.from({ length: this.c.sellers }, (_, s) =>
-      this.parcel.least(s, this.bestLambda, this.covers.bestBonus[s]!, true),
+      this.parcel.least(s, this.prices.best, this.covers.bestBonus[s]!, Infinity),
     );
     return this.known;
   }
@@ -77,7 +72,7 @@ export class LowerBound {
   /** Where another floor, of a part of the plans, may begin. */
   get multipliers(): Multipliers {
     return {
-      lambda: Float64Array.from(this.bestLambda),
+      lambda: Float64Array.from(this.prices.best),
       covers: this.covers.priced,
       parcel: this.parcel,
       boxes: this.boxes,
@@ -102,51 +97,29 @@ export class LowerBound {
       if (value > this.best + 1e-4 * Math.abs(this.best)) this.idle = 0;
       this.best = value;
       this.known = null;
-      this.bestLambda.set(this.lambda);
+      this.prices.keep();
       this.covers.keep();
     } else this.idle++;
     if (this.idle >= 12) {
       this.scale = Math.max(0.02, this.scale * 0.6);
       this.idle = 0;
-      this.lambda.set(this.bestLambda);
+      this.prices.goBack();
       this.covers.goBack();
     }
     this.advance(this.scale * Math.max(target - value, 1e-3), taken);
   }
 
   private advance(gap: number, taken: Float64Array): void {
-    let square = 1e-9;
-    for (let l = 0; l < this.c.lots; l++) {
-      this.direction[l] = this.need[l]! - taken[l]! + 0.7 * this.direction[l]!;
-      square += this.direction[l]! ** 2;
-    }
-    const step = gap / square;
-    for (let l = 0; l < this.c.lots; l++)
-      this.lambda[l] = Math.max(0, this.lambda[l]! + step * this.direction[l]!);
+    this.prices.advance(gap, this.need, taken);
     this.covers.step(gap, this.isOpen, this.copies);
   }
 
   private evaluate(taken: Float64Array): number {
     let value = this.covers.settle();
-    for (let l = 0; l < this.c.lots; l++) value += this.lambda[l]! * this.need[l]!;
-    value += this.parcels(taken) - this.lacking(taken);
+    for (let l = 0; l < this.c.lots; l++) value += this.prices.now[l]! * this.need[l]!;
+    value += this.parcels(taken) - worthOfSpare(this.settled, this.need, this.prices.now, taken);
     for (let d = 0; d < this.c.donorPrice.length; d++) value += this.box(d, taken);
     return value;
-  }
-
-  /** What the pieces are priced at that may be lacking: the dearest, since nobody says which they are. */
-  private lacking(taken: Float64Array): number {
-    let [left, worth] = [this.settled.spare, 0];
-    if (left === 0) return 0;
-    const dearest = Array.from(this.need, (_, l) => l).sort((a, b) => this.lambda[b]! - this.lambda[a]!);
-    for (const l of dearest) {
-      const n = Math.min(left, this.need[l]!);
-      taken[l]! += n;
-      worth += n * this.lambda[l]!;
-      left -= n;
-      if (left === 0) break;
-    }
-    return worth;
   }
 
   /** What the parcels come to: of every seller who is worth one or is forced, and no more than are allowed. */
@@ -154,7 +127,9 @@ export class LowerBound {
     const { sellers, maxSellers } = this.c;
     const open: number[] = [];
     const isForced = (s: number) => this.settled.sellers[s] === OPENED;
-    const shares = this.parcel.leasts(this.lambda, this.covers.bonus, isForced);
+    const shares = this.parcel.leasts(this.prices.now, this.covers.bonus, (s) =>
+      isForced(s) ? Infinity : 0,
+    );
     for (let s = 0; s < sellers; s++)
       if (this.settled.sellers[s] !== SHUT && (isForced(s) || shares[s]! < 0)) open.push(s);
     const kept = maxSellers < sellers ? this.allowed(open, shares) : open;
@@ -165,7 +140,7 @@ export class LowerBound {
     for (const s of kept) {
       value += shares[s]!;
       this.isOpen[s] = 1;
-      this.parcel.note(s, this.lambda, taken);
+      this.parcel.note(s, this.prices.now, taken);
     }
     for (let s = 0; s < sellers; s++)
       this.openShare[s] = KEPT * this.openShare[s]! + (1 - KEPT) * this.isOpen[s]!;
@@ -187,7 +162,7 @@ export class LowerBound {
     const price = this.c.donorPrice[d]!;
     return Array.from(
       { length: this.c.donorMax[d]! + 1 },
-      (_, n) => n * price - this.boxes.of(d, n, this.bestLambda, null),
+      (_, n) => n * price - this.boxes.of(d, n, this.prices.best, null),
     );
   }
 
@@ -196,10 +171,10 @@ export class LowerBound {
     const price = this.c.donorPrice[d]! - this.covers.boxBonus[d]!;
     let [best, bestCopies] = least > 0 ? [Infinity, least] : [0, 0];
     for (let copies = Math.max(1, least); copies <= most; copies++) {
-      const cost = price * copies - this.boxes.of(d, copies, this.lambda, null);
+      const cost = price * copies - this.boxes.of(d, copies, this.prices.now, null);
       if (cost < best) [best, bestCopies] = [cost, copies];
     }
-    if (bestCopies > 0) this.boxes.of(d, bestCopies, this.lambda, taken);
+    if (bestCopies > 0) this.boxes.of(d, bestCopies, this.prices.now, taken);
     this.copies[d] = bestCopies;
     this.copiesShare[d] = KEPT * this.copiesShare[d]! + (1 - KEPT) * bestCopies;
     return best;

@@ -47,19 +47,23 @@ export class ParcelFloor {
 
   /**
    * Of each seller the least of his parcel in pence, less a bonus for its being there, at new prices of the lots. Where it is
-   * at least 0 and the parcel is not forced, a figure below it may be given, but none below 0.
+   * more than is asked of him, `upTo`, a figure below it may be given, but none below that.
    */
-  leasts(lambda: Float64Array, bonus: Float64Array, isForced: (s: number) => boolean): Float64Array {
+  leasts(lambda: Float64Array, bonus: Float64Array, upTo: (s: number) => number): Float64Array {
     for (let l = 0; l < lambda.length; l++) this.rise[l] = Math.max(0, lambda[l]! - this.lastLambda[l]!);
     this.lastLambda.set(lambda);
     return Float64Array.from({ length: this.c.sellers }, (_, s) => {
       const slack = this.slack[s]! - this.mostRise(s, bonus[s]!);
-      // He was further from worth it than all that has risen since could bring.
-      if (slack >= 0 && !isForced(s)) return (this.slack[s] = slack);
-      const least = this.least(s, lambda, bonus[s]!, isForced(s));
+      // He was further from it than all that has risen since could bring.
+      if (slack >= upTo(s)) return (this.slack[s] = slack);
+      const least = this.least(s, lambda, bonus[s]!, upTo(s));
       this.slack[s] = least;
       return least;
     });
+  }
+
+  get sellers(): number {
+    return this.c.sellers;
   }
 
   /** The most by which a parcel can have become better since the last prices. */
@@ -71,14 +75,12 @@ export class ParcelFloor {
     return sum;
   }
 
-  /** The least of one seller's parcel, in pence; of one that is not forced and not worth it a figure from 0 up to that. */
-  least(s: number, lambda: Float64Array, bonus: number, forced: boolean): number {
+  /** The least of one seller's parcel, in pence; where that is more than `upTo`, a figure between them. */
+  least(s: number, lambda: Float64Array, bonus: number, upTo: number): number {
     this.bonus = bonus;
     let at = this.itemsAt(s, lambda, 0);
-    if (!forced) {
-      const atLeast = this.withoutWeight(s, at);
-      if (atLeast >= 0) return atLeast;
-    }
+    const atLeast = this.withoutWeight(s, at);
+    if (atLeast >= upTo) return atLeast;
     if (this.shapes[s]!.shared.length > 0 && this.looks[s]!++ % SETTLE_EVERY === 0) {
       this.prices.settle(s, lambda);
       at = this.itemsAt(s, lambda, 0);
@@ -94,7 +96,7 @@ export class ParcelFloor {
     }
     for (let round = 0; round < SHARES; round++) {
       const least = leastOf(bands);
-      if ((least.best >= 0 && !forced) || !this.raise(s, lambda, least, bands)) break;
+      if (least.best >= upTo || !this.raise(s, lambda, least, bands)) break;
     }
     return this.keep(s, bands);
   }
@@ -110,7 +112,7 @@ export class ParcelFloor {
     return { band, best: low.cost, low, high: null };
   }
 
-  /** What the parcel comes to at least if all that is worth it went at the least postage: enough to tell most who are not. */
+  /** What the parcel comes to at least if all that is worth it went at the least postage: enough to tell most who are too dear. */
   private withoutWeight(s: number, { items, beyond }: Items): number {
     let cost = this.c.firstPence[s]! - this.bonus - beyond;
     for (let i = 0; i < items.length; i++) cost -= items[i]!.profit;

@@ -45,17 +45,12 @@ export class Search {
     byHand: readonly State[] = [],
     /** Donor copies to begin with, and to keep; null = none, and they are part of the search. */
     private readonly donors: Int32Array | null = null,
+    /** A plan to go on from; null = it makes its own to begin with. */
+    from: Saved | null = null,
   ) {
-    const begin = { c, random, donors };
-    const own = [filledAtOnce(begin, true), filledByAdded(begin)];
-    const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
-    const forMost = c.maxSellers < c.sellers && !donors ? filledForMost(begin) : [];
-    starts.push(...forMost.slice(0, 1));
-    this.beginnings = forMost.map((state) => state.save());
-    const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
-    // What can be met is met from the start: what a search has, it never gives up.
-    if (first.unmet > 0 && !donors) meetMore(first);
+    const { first, others } = from ? { first: loaded(c, from), others: [] } : this.firstOf(byHand);
     this.state = first;
+    this.beginnings = others.map((state) => state.save());
     this.best = first.save();
     this.shut = new Uint8Array(c.sellers);
     this.sunk = new Float64Array(c.sellers);
@@ -63,6 +58,20 @@ export class Search {
     this.parcels = new Parcels(this.state, random, { shut: this.shut, sunk: this.sunk, blink: 0 });
     this.passing = new Passing(this.state, random, this.parcels);
     this.sweep = new Sweep(this.state, random, this.parcels);
+  }
+
+  /** The best of the plans to begin with, and where parcels are limited those from other sellers. */
+  private firstOf(byHand: readonly State[]): { first: State; others: readonly State[] } {
+    const { c, random, donors } = this;
+    const begin = { c, random, donors };
+    const own = [filledAtOnce(begin, true), filledByAdded(begin)];
+    const starts = donors ? own : [...byHand, ...own, filledAtOnce(begin, false)];
+    const forMost = c.maxSellers < c.sellers && !donors ? filledForMost(begin) : [];
+    starts.push(...forMost.slice(0, 1));
+    const first = [new State(c), ...starts].reduce((a, b) => (b.score < a.score ? b : a));
+    // What can be met is met from the start: what a search has, it never gives up.
+    if (first.unmet > 0 && !donors) meetMore(first);
+    return { first, others: forMost };
   }
 
   /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
@@ -271,4 +280,10 @@ function shuffle(list: number[], random: Random): void {
     const j = between(random, 0, i);
     [list[i], list[j]] = [list[j]!, list[i]!];
   }
+}
+
+function loaded(c: Compiled, saved: Saved): State {
+  const state = new State(c);
+  state.load(saved);
+  return state;
 }

@@ -2,12 +2,15 @@ import { seededRandom, type Random } from '../shared/random';
 import { byHandOf, cheapestEach, fewestSellers } from './by-hand';
 import { compile, type Compiled } from './compile';
 import { Branching } from './branching';
+import type { Choose } from './choice-floor';
 import { planOf } from './plan';
 import type { BuyingPlan, Problem } from './problem';
 import { reachableNeed } from './reachable';
 import { Search } from './search';
 import { sellersOf, State, type Saved } from './state';
-import { donorChoices, DonorTrial } from './donor-trial';
+import { ChoicePlans } from './choice-plans';
+import { donorChoices } from './donor-choices';
+import { Trial } from './trial';
 import { anneal } from './anneal';
 import { Beginnings, type Share } from './beginnings';
 
@@ -36,12 +39,17 @@ export interface SolverOptions {
  */
 export class Solver {
   readonly byHand: BuyingPlan['byHand'];
+  /** What solves the models of a floor, where there is anything that does. */
+  choose: Choose | null = null;
   private readonly random: Random;
   private readonly reachable: Int32Array;
   private madeBounds: Branching | null = null;
   private lackingBounds: { readonly unmet: number; readonly branching: Branching } | null = null;
   private search: Search;
-  private trial: DonorTrial | null = null;
+  private trial: { work: (fraction: number) => Search } | null = null;
+  private readonly choicePlans: ChoicePlans;
+  /** Fewer parcels are allowed than there are sellers. */
+  private readonly isLimited: boolean;
   private boundSteps = 0;
   private boundSeconds = 0;
   private lackingSeconds = 0;
@@ -61,6 +69,8 @@ export class Solver {
     const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
     this.byHand = byHandOf(each, fewest);
     this.search = new Search(this.c, this.random, [each, fewest]);
+    this.choicePlans = new ChoicePlans(this.search);
+    this.isLimited = c.maxSellers < c.sellers;
   }
 
   private get bounds(): Branching {
@@ -84,19 +94,41 @@ export class Solver {
     return Math.min(Math.round(this.best.cost), Math.max(0, relaxed, this.provenBound));
   }
 
-  /** A step of the floor of plans that leave unmet what could be had: begun anew whenever less is left. */
-  private stepOfLacking(fraction: number): void {
-    const { boundTime } = this.options;
-    if (boundTime && fraction < LACKING_TO_THE_END && this.lackingSeconds > boundTime.seconds) return;
-    const began = boundTime?.now() ?? 0;
+  /** The floor of plans that leave no more unmet than the best, though it could be had: begun anew whenever less is left. */
+  private get lacking(): Branching {
     const { unmet } = this.best;
     if (this.lackingBounds?.unmet !== unmet) {
       this.proven(this.lackingBounds?.branching.best ?? 0);
       const branching = new Branching(this.c, this.reachable, unmet - this.unreachable);
       this.lackingBounds = { unmet, branching };
     }
-    this.lackingBounds.branching.step(this.best.cost);
+    return this.lackingBounds.branching;
+  }
+
+  private stepOfLacking(fraction: number): void {
+    const { boundTime } = this.options;
+    if (boundTime && fraction < LACKING_TO_THE_END && this.lackingSeconds > boundTime.seconds) return;
+    const began = boundTime?.now() ?? 0;
+    this.stepOf(this.lacking, this.best.cost);
     this.lackingSeconds += (boundTime?.now() ?? 0) - began;
+  }
+
+  /**
+   * The floor whose prices steer the search. Where a limit on parcels keeps pieces from being met and what is chosen becomes
+   * plans, it is of those that lack as many: there are none that meet all.
+   */
+  private get steering(): Branching {
+    return this.isOfLacking ? this.lacking : this.bounds;
+  }
+
+  private get isOfLacking(): boolean {
+    return !this.leavesLeast && this.isLimited && this.choose !== null;
+  }
+
+  /** A step of a floor towards a cost; what it chooses becomes a plan where few parcels are allowed. */
+  private stepOf(branching: Branching, target: number): void {
+    branching.step(target, this.choose);
+    if (this.isLimited && branching.chosen) this.choicePlans.add(branching.chosen);
   }
 
   /** True when only that is unmet which nobody has. */
@@ -106,7 +138,7 @@ export class Solver {
 
   /** What the floor is to reach: the cost of the best plan, or far more where that leaves unmet what can be had. */
   private get boundTarget(): number {
-    return this.leavesLeast ? this.best.cost : 2 * this.best.cost;
+    return this.leavesLeast || this.isOfLacking ? this.best.cost : 2 * this.best.cost;
   }
 
   get isProven(): boolean {
@@ -115,10 +147,11 @@ export class Solver {
 
   /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
   promising(count: number): number[] {
+    const { reduced } = this.steering.root;
     const used = new Set(sellersOf(this.c, this.best));
     const others = Array.from({ length: this.c.sellers }, (_, s) => s)
       .filter((s) => !used.has(s))
-      .sort((a, b) => this.bounds.root.reduced[a]! - this.bounds.root.reduced[b]!);
+      .sort((a, b) => reduced[a]! - reduced[b]!);
     return [...used, ...others.slice(0, Math.max(0, count - used.size))];
   }
 
@@ -157,7 +190,7 @@ export class Solver {
 
   /** One step of the floor alone; gives the floor. */
   boundStep(): number {
-    if (this.leavesLeast) this.bounds.step(this.best.cost);
+    if (this.leavesLeast) this.stepOf(this.bounds, this.best.cost);
     else this.stepOfLacking(1);
     return this.floor;
   }
@@ -166,13 +199,16 @@ export class Solver {
   work(fraction: number): void {
     if (this.mayBound(fraction)) {
       const began = this.options.boundTime?.now() ?? 0;
-      this.bounds.step(this.boundTarget);
+      const { steering } = this;
+      this.stepOf(steering, this.boundTarget);
       this.boundSteps++;
       this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
-      if (this.boundSteps % STEER_EVERY === 0) this.search.steer(this.bounds.root.reduced);
+      if (this.boundSteps % STEER_EVERY === 0) this.search.steer(steering.root.reduced);
     } else if (!this.leavesLeast && fraction > LACKING_AFTER) this.stepOfLacking(fraction);
-    if (this.options.trialDonors && this.c.donorPrice.length > 0 && this.boundSteps >= 30)
-      return this.tryDonors(fraction);
+    if (this.options.trialDonors && this.boundSteps >= 30) {
+      this.trial ??= this.newTrial();
+      if (this.trial) return void this.search.adopt(this.trial.work(fraction).best);
+    }
     anneal(this.search, fraction);
   }
 
@@ -185,16 +221,19 @@ export class Solver {
     );
   }
 
-  private tryDonors(fraction: number): void {
-    const { c, best, reachable } = this;
-    const { root } = this.bounds;
-    this.trial ??= new DonorTrial(donorChoices(c, root, best, reachable), (copies) => {
-      const rival = new Search(c, this.random, [], copies);
-      rival.steer(root.reduced);
-      return rival;
-    });
-    const rival = this.trial.work(fraction);
-    this.search.adopt(rival.best);
+  /** What is tried: plans of what a floor chose where there are any, else choices of boxes; null where there are none. */
+  private newTrial(): Solver['trial'] {
+    const { c, best, random, reachable } = this;
+    const { root } = this.steering;
+    const steered = (search: Search): Search => {
+      search.steer(root.reduced);
+      return search;
+    };
+    const plans = this.choicePlans.best;
+    if (plans.length > 0) return new Trial(plans, (plan) => steered(new Search(c, random, [], null, plan)));
+    if (c.donorPrice.length === 0) return null;
+    const boxes = donorChoices(c, root, best, reachable);
+    return new Trial(boxes, (copies) => steered(new Search(c, random, [], copies)));
   }
 
   /**

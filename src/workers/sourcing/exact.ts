@@ -104,8 +104,9 @@ export function solveExactly(solver: Highs, p: LinearModel, options: ExactOption
       },
     });
     const optimal = modelStatus === solver.constants.modelStatus.optimal;
+    const found = model.info.get('primal_solution_status') === solver.constants.solutionStatus.feasible;
     const values = Float64Array.from(model.getSolution().colValue);
     const bound = Number(model.info.get('mip_dual_bound'));
-    return { values: values.length === p.columns ? values : null, bound, optimal };
+    return { values: values.length === p.columns && found ? values : null, bound, optimal };
   });
 }

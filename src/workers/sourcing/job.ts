@@ -75,11 +75,13 @@ export class Job {
     }
   }
 
-  /** Reads what came in, and goes on from a plan from elsewhere that is better. */
-  listen(): void {
+  /** Reads what came in, and goes on from a plan from elsewhere that is better; false where there is none. */
+  listen(): boolean {
     this.hear();
-    if (this.waiting && this.solver.adopt(this.waiting)) this.told = scoreOf(this.solver.best);
+    const isBetter = this.waiting !== null && this.solver.adopt(this.waiting);
+    if (isBetter) this.told = scoreOf(this.solver.best);
     this.waiting = null;
+    return isBetter;
   }
 
   tellBest(): void {

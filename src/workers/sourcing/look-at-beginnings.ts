@@ -11,5 +11,7 @@ export const ALONE: Share = { of: 1, at: 0 };
 export function lookAtBeginnings(job: Job, share: Share, most: number): Beginnings {
   const beginnings = job.solver.beginnings(share);
   while (!job.over && job.elapsed < most * job.task.seconds && beginnings.look()) job.hear();
+  // What others have found by then is one more.
+  if (job.listen()) beginnings.add(job.solver.best);
   return beginnings;
 }

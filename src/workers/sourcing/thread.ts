@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto';
 import { parentPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
+import { chooserFor } from './choose';
 import { highs, solveExactly } from './exact';
 import { cut } from './cut';
 import { lay } from './lay';
 import { Job } from './job';
-import type { AnyTask, FromThread, LinearModelTask, ReadTask, Task } from './messages';
+import type { AnyTask, FromThread, LinearModelTask, ReadTask, Role, Task } from './messages';
 import { proveFloor } from './prove-floor';
 import { requestFault } from './read-request';
 import { isLarge } from './roles';
@@ -30,8 +31,12 @@ function searchBySteps(job: Job): void {
   if (job.solver.isProven) job.tell({ say: 'proven' });
 }
 
+/** Who works on a floor that is told. A search wants prices to be steered by, and has them sooner without. */
+const CHOOSE: readonly Role[] = ['whole', 'trial', 'floor'];
+
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
+  if (CHOOSE.includes(task.role)) job.solver.choose = chooserFor(await highs(), job);
   if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, task.seconds);
