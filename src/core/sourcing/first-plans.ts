@@ -1,6 +1,7 @@
 import type { Random } from '../shared/random';
 import { addSellers } from './add-sellers';
 import type { Compiled } from './compile';
+import { everyChoice } from './every-choice';
 import { meetMore } from './meet-more';
 import { NearChoices, sellersForMost } from './most-met';
 import { fillLots, noRules } from './repair';
@@ -44,6 +45,8 @@ export function filledByAdded(begin: Begin): State {
 /** Plans that are made where parcels are limited, and lots of all of them: of a large problem only some can be. */
 const MOST_PLANS = 200;
 const MOST_LOTS = 24_000;
+/** How often a lot of a seller is looked at to see whether there are only few choices: some hundredths of a second. */
+const LOOKS_FOR_FEW = 3_000_000;
 
 /** A plan from the sellers that are named, with all that they and boxes can give. */
 export function filledFull({ c, random, donors }: Begin, sellers: readonly number[]): State {
@@ -55,13 +58,17 @@ export function filledFull({ c, random, donors }: Begin, sellers: readonly numbe
 /**
  * Where parcels are limited: plans from sellers that together have most of what is wanted, the best first. What they seem
  * to have may be more than what comes of it, since two lots want the same pieces or a box is not worth it: so others are
- * looked at too, as long as they seem to have no less than what came of the best.
+ * looked at too, as long as they seem to have no less than what came of the best. Where there are only few with as much,
+ * all of them are.
  */
 export function filledForMost(begin: Begin): State[] {
   const { c, random } = begin;
   const cover = new SellerCover(c);
   const most = Math.min(MOST_PLANS, Math.ceil(MOST_LOTS / c.lots));
-  const near = new NearChoices(cover, sellersForMost(cover, random), most);
+  const forMost = sellersForMost(cover, random);
+  const lacking = forMost[0]?.lacking ?? 0;
+  const few = everyChoice(c, lacking, LOOKS_FOR_FEW) ?? [];
+  const near = new NearChoices(cover, [...few.map((chosen) => ({ chosen, lacking })), ...forMost], most);
   const plans: State[] = [];
   let least = Infinity;
   for (let chosen = near.next(least); chosen; chosen = near.next(least)) {

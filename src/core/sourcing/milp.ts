@@ -18,6 +18,8 @@ interface ModelOptions {
   readonly parcels?: number;
   /** Copies of each box that are bought in any case. */
   readonly leastCopies?: Int32Array | null;
+  /** Pieces that may be lacking, of whichever lots. */
+  readonly lacking?: number;
 }
 
 interface Copies {
@@ -33,6 +35,8 @@ interface Columns {
   readonly bands: ReadonlyMap<number, readonly number[]>;
   readonly donor: readonly number[];
   readonly share: ReadonlyMap<string, number>;
+  /** Of each lot what is lacking, where anything may be. */
+  readonly lacking: number[];
 }
 
 const shareKey = (element: number, lot: number): string => `${element} ${lot}`;
@@ -53,11 +57,12 @@ export function modelOf(
   c: Compiled,
   sellers: readonly number[],
   need: Int32Array,
-  { donors = true, parcels = c.maxSellers, leastCopies = null }: ModelOptions = {},
+  { donors = true, parcels = c.maxSellers, leastCopies = null, lacking = 0 }: ModelOptions = {},
 ): SourcingModel {
   const builder = new ModelBuilder();
   const copies = (d: number): Copies => ({ least: leastCopies?.[d] ?? 0, most: donors ? c.donorMax[d]! : 0 });
   const columns = addColumns(c, builder, sellers, need, copies);
+  addLacking(builder, columns, need, lacking);
   const taken = offersIn(c, columns);
   addDemand(c, builder, columns, need, taken);
   for (const s of sellers) addSeller(c, builder, columns, s, need);
@@ -70,7 +75,7 @@ export function modelOf(
   const linearModel = builder.build();
   return {
     linearModel,
-    encode: (saved) => encode(c, columns, linearModel.columns, saved),
+    encode: (saved) => encode(c, columns, linearModel.columns, need, saved),
     decode: (values) =>
       savedFrom(
         c,
@@ -127,7 +132,17 @@ function addColumns(
     if (lots.length > 1)
       for (const lot of lots) share.set(shareKey(e, lot), builder.column(0, need[lot]!, false));
   });
-  return { offer, least, open, value, bands, donor, share };
+  return { offer, least, open, value, bands, donor, share, lacking: [] };
+}
+
+function addLacking(builder: ModelBuilder, { lacking }: Columns, need: Int32Array, most: number): void {
+  if (most === 0) return;
+  for (const n of need) lacking.push(builder.column(0, Math.min(n, most), false));
+  builder.row(
+    0,
+    most,
+    lacking.map((column) => [column, 1] as const),
+  );
 }
 
 /** The offers among the columns, by element. */
@@ -155,6 +170,8 @@ function addDemand(
       const column = columns.share.get(shareKey(e, lot));
       return column === undefined ? supply(e) : [[column, 1] as const];
     });
+    const lacking = columns.lacking[lot];
+    if (lacking !== undefined) terms.push([lacking, 1]);
     builder.row(need[lot]!, Infinity, joined(terms));
   }
   c.acceptedBy.forEach((lots, e) => {
@@ -223,8 +240,18 @@ function addSeller(c: Compiled, builder: ModelBuilder, columns: Columns, s: numb
   ]);
 }
 
-function encode(c: Compiled, columns: Columns, size: number, saved: Saved): Float64Array | null {
+function encode(
+  c: Compiled,
+  columns: Columns,
+  size: number,
+  need: Int32Array,
+  saved: Saved,
+): Float64Array | null {
   const values = new Float64Array(size);
+  columns.lacking.forEach((column, lot) => {
+    const met = saved.from[lot]!.reduce((n, [, pieces]) => n + pieces, 0);
+    values[column] = Math.max(0, need[lot]! - met);
+  });
   const used = new Map<number, number>();
   for (const [lot, rows] of saved.from.entries())
     for (const [source, n] of rows) {

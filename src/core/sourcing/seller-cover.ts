@@ -17,7 +17,8 @@ export class SellerCover {
   readonly chosen: number[] = [];
   /** Pieces that lack. */
   lacking = 0;
-  private looked = 0;
+  /** Lots of sellers that were looked at until now. */
+  looked = 0;
   private readonly had: Float64Array;
   private readonly fromBoxes: Float64Array;
   /** Of each seller the lots he serves, and of each how many pieces. */
@@ -86,6 +87,11 @@ export class SellerCover {
   exchangePairs(): void {
     const isFull = this.chosen.length === this.c.maxSellers;
     while (isFull && this.lacking > 0 && !this.isTired && this.exchangePair());
+  }
+
+  /** Pieces of a lot that lack. */
+  lacksOf(lot: number): number {
+    return Math.max(0, this.c.need[lot]! - this.had[lot]!);
   }
 
   /** Pieces of what lacks that a seller has. */

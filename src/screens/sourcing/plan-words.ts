@@ -76,7 +76,9 @@ export function aside(
   const gap = plan.cost > 0 ? (100 * (plan.cost - plan.floor)) / plan.cost : 0;
   const sure =
     plan.status === 'optimal'
-      ? 'Proven: no plan that gets as much costs less.'
+      ? plan.unmet.length > 0
+        ? 'Proven: no plan gets more pieces, and none that gets as many costs less.'
+        : 'Proven: no plan that gets as much costs less.'
       : plan.floor === 0
         ? 'The best found; how much less another could cost was not worked out in the time.'
         : `The best found; none that gets as much costs less than ${money(plan.floor)} (${formatFixed(gap)} % below).`;

@@ -4,7 +4,7 @@ import { scoreOf, type BuyingPlan, type Saved } from '@/core/sourcing';
 export interface FoundPlan {
   readonly saved: Saved;
   readonly plan: BuyingPlan;
-  /** True while it leaves only unmet what nobody has: then none can meet more. */
+  /** True where none can meet more: it leaves only unmet what nobody has, or it was proven. */
   readonly whole: boolean;
   /** Proven for all plans of the problem that leave no more unmet than this one; 0 = none yet. */
   readonly floor: number;

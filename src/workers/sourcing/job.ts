@@ -94,6 +94,13 @@ export class Job {
     this.sendBound(this.solver.floor);
   }
 
+  /** Tells that no plan leaves fewer pieces unmet than the best one, or costs less with as many. */
+  tellProven(): void {
+    const plan = this.solver.plan(this.problem, 'optimal');
+    this.tell({ say: 'better', saved: this.solver.best, plan, whole: true });
+    this.tell({ say: 'proven' });
+  }
+
   sendBound(floor: number): void {
     if (!Number.isFinite(floor) || floor <= this.sentBound) return;
     this.sentBound = floor;

@@ -101,7 +101,7 @@ export type FromThread =
       readonly say: 'better';
       readonly saved: Saved;
       readonly plan: BuyingPlan;
-      /** True while it leaves only unmet what nobody has: then none can meet more. */
+      /** True where none can meet more: it leaves only unmet what nobody has, or it was proven. */
       readonly whole: boolean;
     }
   | {

@@ -13,6 +13,7 @@ import { isLarge } from './roles';
 import { searchLarge } from './search-large';
 import { searchInRounds } from './search-rounds';
 import { searchUntil } from './search-until';
+import { solveChoices } from './solve-choices';
 import { solveWhole } from './solve-whole';
 import { warmUp } from './warm-up';
 
@@ -34,10 +35,15 @@ function searchBySteps(job: Job): void {
 /** Who works on a floor that is told. A search wants prices to be steered by, and has them sooner without. */
 const CHOOSE: readonly Role[] = ['whole', 'trial', 'floor'];
 
+/** One thread of each solve looks whether there are only few choices of sellers, while the other one searches. */
+const mayHaveFew = ({ role, seed }: Task): boolean =>
+  CHOOSE.includes(role) || (role === 'around' && seed % 2 === 0);
+
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
   if (CHOOSE.includes(task.role)) job.solver.choose = chooserFor(await highs(), job);
-  if (task.role === 'whole') await solveWhole(job);
+  if (mayHaveFew(task) && (await solveChoices(job))) job.tellBest();
+  else if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'steps') searchBySteps(job);
   else if (task.role === 'trial') searchUntil(job, task.seconds);
   else if (task.role === 'floor') proveFloor(job, task.seconds);
