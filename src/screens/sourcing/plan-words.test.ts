@@ -51,6 +51,9 @@ describe('what is said over a buying plan', () => {
       'none that gets as much costs less than £30.00 (25.0 % below)',
     );
     expect(aside(told(), plan({ floor: 0 }), [])).toContain('was not worked out in the time');
+    expect(aside(told(), plan({ status: 'optimal', unmet: [{ lot: 'a', qty: 2 }] }), [])).toBe(
+      'Proven: no plan gets more pieces, and none that gets as many costs less.',
+    );
     expect(aside(told(), plan({ status: 'optimal' }), [])).toBe(
       'Proven: no plan that gets as much costs less.',
     );
