@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared/random';
 import { buyingProblem } from '../testing/buying-problems';
 import { faultsIn } from '../testing/sourcing';
-import { ChoicePlans } from './choice-plans';
+import { ChoicePlans, GLANCE, LOOK } from './choice-plans';
 import { compile } from './compile';
 import { Search } from './search';
 import { scoreOf, sellersOf } from './state';
@@ -28,6 +28,19 @@ describe('plans from what a floor has chosen', () => {
     expect(scoreOf(search.best)).toBe(Math.min(scoreOf(first), scores[0]!));
     // What is searched on from is the best, wherever a choice led.
     expect(scoreOf(search.state.save())).toBeCloseTo(scoreOf(search.best), 6);
+  });
+
+  it('are another one each time a choice is searched from, and keep to what may be bought', () => {
+    const search = new Search(c, seededRandom(1));
+    const plans = new ChoicePlans(search);
+    const found = [1, 2, 3].map(() => plans.searchFrom(choice(0, 2, 4, 6), LOOK));
+    for (const plan of found) {
+      expect(faultsIn(c, problem, plan)).toEqual([]);
+      expect(scoreOf(search.best)).toBeLessThanOrEqual(scoreOf(plan));
+    }
+    // A glance, from less warm and for a shorter time, leaves more to be found than the best of three looks.
+    const glance = new ChoicePlans(new Search(c, seededRandom(1))).searchFrom(choice(0, 2, 4, 6), GLANCE);
+    expect(Math.min(...found.map(scoreOf))).toBeLessThanOrEqual(scoreOf(glance));
   });
 
   it('are made once of each choice', () => {

@@ -8,7 +8,7 @@ import type { BuyingPlan, Problem } from './problem';
 import { reachableNeed } from './reachable';
 import { Search } from './search';
 import { sellersOf, State, type Saved } from './state';
-import { ChoicePlans } from './choice-plans';
+import { ChoicePlans, type Look } from './choice-plans';
 import { donorChoices } from './donor-choices';
 import { Trial } from './trial';
 import { anneal } from './anneal';
@@ -181,6 +181,12 @@ export class Solver {
     state.load(saved);
     if (state.parcels > this.c.maxSellers) return false;
     return this.search.adopt(state.save());
+  }
+
+  /** Searches for a while from a choice of sellers, and gives the plan that comes to. */
+  searchFrom(sellers: readonly number[], look: Look): Saved {
+    const copies = new Int32Array(this.c.donorPrice.length);
+    return this.choicePlans.searchFrom({ sellers, copies }, look);
   }
 
   /** Takes in a floor proven elsewhere. */

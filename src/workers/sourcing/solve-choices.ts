@@ -1,12 +1,36 @@
-import type { Compiled } from '@/core/sourcing';
+import { scoreOf, type Compiled } from '@/core/sourcing';
 import { ChoiceCost } from '@/core/sourcing/choice-cost';
+import { GLANCE, LOOK } from '@/core/sourcing/choice-plans';
 import { everyChoice } from '@/core/sourcing/every-choice';
 import { modelOf } from '@/core/sourcing/milp';
+import { divide } from './divide';
 import { highs, solveExactly } from './exact';
 import type { Job } from './job';
 
 /** How often a lot of a seller is looked at for choices, for each second there is, and in all: a tenth of the time. */
 const LOOKS = { second: 8_000_000, most: 150_000_000 };
+
+/** How often is searched from each choice before any is solved, in what share of the time, and seconds for dividing each. */
+const SEARCH = { times: 4, share: 0.4, divide: 0.3 };
+
+/** Searches from each choice for some moments: near enough where the time is short, and what their models begin with. */
+async function searchFrom(job: Job, choices: readonly (readonly number[])[]): Promise<void> {
+  const { solver: own } = job;
+  const isOver = () => job.over || job.elapsed > SEARCH.share * job.task.seconds;
+  const glance = (sellers: readonly number[]) =>
+    isOver() ? Number.MAX_VALUE : scoreOf(own.searchFrom(sellers, GLANCE));
+  const likely = choices
+    .map((sellers) => ({ sellers, score: glance(sellers) }))
+    .sort((a, b) => a.score - b.score);
+  job.tellBest();
+  for (let time = 0; time < SEARCH.times; time++)
+    for (const { sellers } of likely) {
+      if (isOver()) return;
+      const plan = own.searchFrom(sellers, LOOK);
+      job.tellBest();
+      await divide(job, plan, SEARCH.divide);
+    }
+}
 
 /** The model of some sellers alone where so many pieces may be lacking; of it nothing costs less than `bound`. */
 async function solveChoice(
@@ -59,6 +83,8 @@ export async function solveChoices(job: Job): Promise<boolean> {
     const { unmet } = own.best;
     const all = choices(c, unmet, looks);
     if (!all) return false;
+    await searchFrom(job, all);
+    if (own.best.unmet < unmet) continue;
     if (unmet > 0 && !(await isLeast(job, unmet, looks))) {
       // One was found that leaves fewer: it is begun anew from there.
       if (own.best.unmet < unmet) continue;
