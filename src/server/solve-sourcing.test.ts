@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { planSchema, type Problem } from '@/core/sourcing';
 import { PROBLEM } from '@/core/shared/bounds';
+import { buyingProblem } from '@/core/testing/buying-problems';
 import { faultsOf, randomProblem } from '@/core/testing/sourcing';
 import { solveSourcing, solveRequest } from './solve-sourcing';
 import { FoundPlans } from './threads/found-plans';
@@ -138,6 +139,25 @@ describe('solving keeps nobody else waiting', () => {
   ])('%s: %s', async (text, refused) =>
     expect(await solveRequest(new TextEncoder().encode(text))).toMatchObject({ reason: { refused } }),
   );
+});
+
+describe('a long solve', () => {
+  it('goes on from the whole short one that it begins with: time and plan only ever go one way', async () => {
+    const problem = buyingProblem('steep postage', 'medium', 21);
+    const told: { seconds: number; cost: number; unmet: number; floor: number }[] = [];
+    const plan = await solveSourcing(problem, { seconds: 10 }, { onProgress: (p) => told.push({ ...p }) });
+    expect(faultsOf(problem, plan)).toEqual([]);
+    // The first ends after a fifth of it: what is told comes from both.
+    expect(told.some((p) => p.seconds < 2)).toBe(true);
+    expect(told.some((p) => p.seconds > 3)).toBe(true);
+    told.slice(1).forEach((p, i) => {
+      const before = told[i]!;
+      expect(p.seconds).toBeGreaterThanOrEqual(before.seconds);
+      expect(p.unmet < before.unmet || p.cost <= before.cost).toBe(true);
+      expect(p.floor).toBeGreaterThanOrEqual(p.unmet < before.unmet ? 0 : Math.min(before.floor, p.cost));
+    });
+    expect(plan.cost).toBe(told.at(-1)!.cost);
+  });
 });
 
 describe('many at once', () => {

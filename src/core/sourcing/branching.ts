@@ -13,13 +13,16 @@ import { OPENED, SHUT, type Settled } from './settled';
 const PACE = { first: 600, more: 120, rootEvery: 3 };
 const PACE_LIMITED = { first: 300, more: 15, rootEvery: Infinity };
 /** Steps of the first floor after which sellers and boxes are chosen exactly, where that can be solved. */
-const BEFORE_CHOICE = 120;
+const BEFORE_CHOICE = 40;
 /** How often a node with all settled is looked at. */
 const ROUNDS = 8;
 /** Nodes that are kept: beyond them the worst are only remembered by their floor. */
 const MOST_NODES = 4000;
 /** A share as near to a whole number as this is not torn. */
 const WHOLE = 0.04;
+
+/** What sellers and boxes come to at a floor's prices. */
+export type Steering = Pick<LowerBound, 'reduced' | 'donorCosts'>;
 
 interface Node {
   readonly settled: Settled;
@@ -37,7 +40,7 @@ interface Node {
  * Always on the node with the least floor. Before that the floor of all plans is raised by choosing exactly (`ChoiceFloor`).
  */
 export class Branching {
-  /** The floor of all plans, whose prices and reduced costs steer a search. */
+  /** The floor of all plans by prices alone. */
   readonly root: LowerBound;
   private choice: ChoiceFloor | null = null;
   private readonly open: Node[] = [];
@@ -78,6 +81,11 @@ export class Branching {
   /** Which sellers and boxes were chosen at the last step, where they are chosen exactly. */
   get chosen(): Chosen | null {
     return this.choice?.chosen ?? null;
+  }
+
+  /** The prices that a search is steered by: of what is chosen exactly where it is. */
+  get prices(): Steering {
+    return this.choice ?? this.root;
   }
 
   /** True once there is nothing left to look at: the floor then is what the best plan costs. */

@@ -85,6 +85,24 @@ describe('a floor that chooses sellers and boxes exactly', () => {
     expect(exact).toBeLessThan(0.66 * prices);
   });
 
+  it('steers by its own prices: who is chosen pays, copies of no box cost nothing, and a worse step changes neither', () => {
+    const c = compile({ ...buyingProblem('many boxes', 'small', 4), maxSellers: null });
+    const plan = solveBySteps({ ...buyingProblem('many boxes', 'small', 4), maxSellers: null }, 1, 400);
+    const { floor } = floorAfter(c, 0, 60, plan.cost);
+    expect(floor.reduced).toHaveLength(c.sellers);
+    expect(Math.min(...floor.reduced)).toBeLessThan(0);
+    expect(floor.reduced.every((pence) => Number.isFinite(pence))).toBe(true);
+    for (let d = 0; d < c.donorPrice.length; d++) {
+      expect(floor.donorCosts(d)).toHaveLength(c.donorMax[d]! + 1);
+      expect(floor.donorCosts(d)[0]).toBe(0);
+    }
+    const [before, best] = [[...floor.reduced], floor.best];
+    // Towards next to nothing: that step leads away.
+    floor.step(1, (model) => ({ ...choose(model), bound: -1e6 }));
+    expect(floor.best).toBe(best);
+    expect([...floor.reduced]).toEqual(before);
+  });
+
   it('has settled at once where no choice was found, and says what was proven until then', () => {
     const c = compile({ ...randomProblem(4, 10, 5), maxSellers: null });
     const { floor } = floorAfter(c, 0, 1, 5000, (model) => ({ ...choose(model), values: null }));

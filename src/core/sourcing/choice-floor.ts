@@ -16,7 +16,7 @@ export type Choose = (model: LinearModel) => {
  * The length of the first step, as a share of what is wanting; after how many steps without a gain they get shorter, and by
  * how much; which gain counts, as a share; and the length at which the floor has settled.
  */
-const PACE = { first: 0.35, idle: 5, shorter: 0.6, gain: 3e-4, settled: 0.01 };
+const PACE = { first: 0.5, idle: 5, shorter: 0.6, gain: 3e-4, settled: 0.01 };
 /** How often a choice is made again at the same prices because it has too little of some lots, or is dearer than it seemed. */
 const ROUNDS = 12;
 /** Parcels are worked out exactly up to what the dearest that was chosen comes to, and so much more. */
@@ -43,6 +43,7 @@ export class ChoiceFloor {
   private readonly supply: LotSupply;
   /** Lots of which some choice had too little: only these are asked for, the others are there anyway. */
   private readonly asked = new Set<number>();
+  private known: Float64Array | null = null;
   private near = 0;
   private scale = PACE.first;
   private idle = 0;
@@ -63,6 +64,27 @@ export class ChoiceFloor {
     return this.scale < PACE.settled;
   }
 
+  /** What a parcel of each seller comes to at the best prices, and what each number of copies of each box: they steer a search. */
+  get reduced(): Float64Array {
+    const { c, from, prices } = this;
+    this.known ??= Float64Array.from({ length: c.sellers }, (_, s) =>
+      from.parcel.least(s, prices.best, 0, Infinity),
+    );
+    return this.known;
+  }
+
+  donorCosts(d: number): number[] {
+    return this.boxCosts(d, this.prices.best);
+  }
+
+  private boxCosts(d: number, lambda: Float64Array): number[] {
+    const price = this.c.donorPrice[d]!;
+    return Array.from(
+      { length: this.c.donorMax[d]! + 1 },
+      (_, n) => n * price - this.from.boxes.of(d, n, lambda, null),
+    );
+  }
+
   /** One step towards `target`, the cost of the best plan known. */
   step(target: number, choose: Choose): void {
     const taken = new Float64Array(this.c.lots);
@@ -72,6 +94,7 @@ export class ChoiceFloor {
     if (value > this.best) {
       this.best = value;
       this.prices.keep();
+      this.known = null;
     }
     if (this.idle >= PACE.idle) {
       this.scale *= PACE.shorter;
@@ -91,9 +114,7 @@ export class ChoiceFloor {
     let rest = -worthOfSpare(settled, need, lambda, taken);
     for (let l = 0; l < c.lots; l++) rest += lambda[l]! * need[l]!;
     const costs = new SellerCosts(parcel, lambda, this.near);
-    const boxCost = Array.from(c.donorPrice, (price, d) =>
-      Array.from({ length: c.donorMax[d]! + 1 }, (_, n) => n * price - boxes.of(d, n, lambda, null)),
-    );
+    const boxCost = Array.from(c.donorPrice, (_, d) => this.boxCosts(d, lambda));
     let value = -Infinity;
     for (let round = 1; ; round++) {
       const terms = { settled, sellerCost: costs.of, boxCost, lots: this.asked };

@@ -1,5 +1,5 @@
 import type { Compiled } from './compile';
-import type { LowerBound } from './lower-bound';
+import type { Steering } from './branching';
 import { Reach, reachableNeed, totalOf } from './reachable';
 import type { Saved } from './state';
 
@@ -18,7 +18,7 @@ const SLACK = 0.03;
  */
 export function donorChoices(
   c: Compiled,
-  floor: LowerBound,
+  floor: Steering,
   best: Saved,
   reachable: Int32Array,
 ): readonly Int32Array[] {

@@ -147,7 +147,7 @@ export class Solver {
 
   /** Sellers worth looking at: those in the best plan, and those whose share of the floor says so. */
   promising(count: number): number[] {
-    const { reduced } = this.steering.root;
+    const { reduced } = this.steering.prices;
     const used = new Set(sellersOf(this.c, this.best));
     const others = Array.from({ length: this.c.sellers }, (_, s) => s)
       .filter((s) => !used.has(s))
@@ -209,7 +209,7 @@ export class Solver {
       this.stepOf(steering, this.boundTarget);
       this.boundSteps++;
       this.boundSeconds += (this.options.boundTime?.now() ?? 0) - began;
-      if (this.boundSteps % STEER_EVERY === 0) this.search.steer(steering.root.reduced);
+      if (this.boundSteps % STEER_EVERY === 0) this.search.steer(steering.prices.reduced);
     } else if (!this.leavesLeast && fraction > LACKING_AFTER) this.stepOfLacking(fraction);
     if (this.options.trialDonors && this.boundSteps >= 30) {
       this.trial ??= this.newTrial();
@@ -230,15 +230,15 @@ export class Solver {
   /** What is tried: plans of what a floor chose where there are any, else choices of boxes; null where there are none. */
   private newTrial(): Solver['trial'] {
     const { c, best, random, reachable } = this;
-    const { root } = this.steering;
+    const { prices } = this.steering;
     const steered = (search: Search): Search => {
-      search.steer(root.reduced);
+      search.steer(prices.reduced);
       return search;
     };
     const plans = this.choicePlans.best;
     if (plans.length > 0) return new Trial(plans, (plan) => steered(new Search(c, random, [], null, plan)));
     if (c.donorPrice.length === 0) return null;
-    const boxes = donorChoices(c, root, best, reachable);
+    const boxes = donorChoices(c, prices, best, reachable);
     return new Trial(boxes, (copies) => steered(new Search(c, random, [], copies)));
   }
 

@@ -9,20 +9,32 @@ const GAP = 2e-3;
 /** Share of the work that goes to finding choices: they are found on the way. */
 const EFFORT = 0.01;
 
-/** Chooses sellers and boxes for a floor, until the job is over. */
+/** Chooses sellers and boxes for a floor, while there are any seconds left for it. */
 export const chooserFor =
-  (solver: Awaited<ReturnType<typeof highs>>, job: Job): Choose =>
+  (
+    solver: Awaited<ReturnType<typeof highs>>,
+    left: () => number,
+    isStopped: () => boolean = () => false,
+  ): Choose =>
   (model) => {
-    if (job.over) return { values: null, bound: -Infinity };
+    if (isStopped() || left() <= 0) return { values: null, bound: -Infinity };
     return solveExactly(solver, model, {
       start: null,
-      seconds: Math.min(MOST, job.left),
+      seconds: Math.min(MOST, left()),
       gap: GAP,
       effort: EFFORT,
       quick: true,
-      onBound: () => {
-        job.hear();
-        return job.stopped;
-      },
+      onBound: isStopped,
     });
   };
+
+/** The same for a job, until it is over or told to stop. */
+export const chooserOf = (solver: Awaited<ReturnType<typeof highs>>, job: Job): Choose =>
+  chooserFor(
+    solver,
+    () => job.left,
+    () => {
+      job.hear();
+      return job.stopped;
+    },
+  );

@@ -14,6 +14,18 @@ export const isLarge = (offers: number): boolean => offers > LARGE;
 /** True where there is time for a search and no more: under three seconds, or more where the problem is huge. */
 export const isShort = (offers: number, seconds: number): boolean => seconds < Math.max(3, offers / 20_000);
 
+/** From so many seconds up there is time to solve twice, and of a large problem; and the share of it that the first has. */
+const TWICE = { seconds: 10, large: 20, first: 0.2 };
+
+/**
+ * The shares of the time at which solves end that follow one another, each going on from the last. A longer search cools down
+ * more slowly from the start, and at times into a worse place: so it begins with a whole shorter one, and is not worse.
+ */
+export function passesFor(offers: number, seconds: number): readonly number[] {
+  const from = isLarge(offers) ? TWICE.large : TWICE.seconds;
+  return offers < SMALL || seconds < from ? [1] : [TWICE.first, 1];
+}
+
 /** What the threads are to do. */
 export function rolesFor(offers: number, seconds: number): readonly Role[] {
   const short = isShort(offers, seconds);

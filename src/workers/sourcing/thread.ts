@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { parentPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
-import { chooserFor } from './choose';
+import { chooserOf } from './choose';
 import { highs, solveExactly } from './exact';
 import { cut } from './cut';
 import { lay } from './lay';
@@ -41,7 +41,7 @@ const mayHaveFew = ({ role, seed }: Task): boolean =>
 
 async function solve(task: Task): Promise<void> {
   const job = new Job(task);
-  if (CHOOSE.includes(task.role)) job.solver.choose = chooserFor(await highs(), job);
+  if (CHOOSE.includes(task.role)) job.solver.choose = chooserOf(await highs(), job);
   if (mayHaveFew(task) && (await solveChoices(job))) job.tellBest();
   else if (task.role === 'whole') await solveWhole(job);
   else if (task.role === 'steps') searchBySteps(job);

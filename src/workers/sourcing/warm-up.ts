@@ -1,10 +1,12 @@
 import { compile, Solver, type Problem } from '@/core/sourcing';
 import { between, seededRandom } from '@/core/shared/random';
+import { chooserFor } from './choose';
 import { dividedAnew } from './divide';
 import type { highs } from './exact';
 
-/** Steps of the search. */
+/** Steps of the search, and of the floor that is told: by prices, and then by exact choices. */
 const WARM_UP = 120;
+const FLOOR_STEPS = 60;
 /** Parcels of the same problem where they are limited, and how many choices of sellers are looked at there. */
 const FEW = 5;
 const LOOKED_AT = 4;
@@ -63,6 +65,8 @@ export function warmUp(solver: Awaited<ReturnType<typeof highs>>): void {
   const search = new Solver(c, { seed: 1, trialDonors: false, boundSteps: WARM_UP / 10 });
   for (let i = 0; i < WARM_UP; i++) search.work(i / WARM_UP);
   dividedAnew(solver, c, search.best, { left: () => 1, onBetter: () => {} });
+  search.choose = chooserFor(solver, () => 1);
+  for (let i = 0; i < FLOOR_STEPS; i++) search.boundStep();
   // What only runs where parcels are limited.
   const limited = new Solver(compile({ ...problem, maxSellers: FEW }), {
     seed: 1,
