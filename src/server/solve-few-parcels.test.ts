@@ -73,6 +73,25 @@ describe('the model of some sellers', () => {
     expect([0, 1, 2, 3, 4, 5].map(costAt).map(Math.round)).toEqual([380, 330, 130, 120, 110, 0]);
   });
 
+  it('is told apart: none that has enough, and none that was found in time', () => {
+    const one = { ...problem, sellers: problem.sellers.slice(0, 1) };
+    const alone = compile(one);
+    const none = solveExactly(solver, modelOf(alone, [0], alone.need, { lacking: 1 }).linearModel, {
+      start: null,
+      seconds: 10,
+      gap: 0,
+    });
+    expect([none.values, none.infeasible, none.optimal]).toEqual([null, true, false]);
+    const large = compile(buyingProblem('steep postage', 'medium', 3));
+    const everybody = Array.from({ length: large.sellers }, (_, s) => s);
+    const late = solveExactly(solver, modelOf(large, everybody, reachableNeed(large)).linearModel, {
+      start: null,
+      seconds: 0.05,
+      gap: 0,
+    });
+    expect([late.infeasible, late.optimal]).toEqual([false, false]);
+  });
+
   it('knows a plan that lacks some', () => {
     const model = modelOf(c, [0, 1], c.need, { lacking: 2 });
     const answer = solveExactly(solver, model.linearModel, { start: null, seconds: 10, gap: 0 });

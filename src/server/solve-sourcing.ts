@@ -111,22 +111,27 @@ class Passes {
   async run(before: FoundPlan | undefined): Promise<BuyingPlan> {
     const { options, offers } = this.read;
     const usual = options.iterations ? PROBLEM.usualSeconds * 6 : PROBLEM.usualSeconds;
-    const passes = options.iterations ? [1] : passesFor(offers, options.seconds ?? usual);
+    const whole = options.seconds ?? usual;
+    const passes = options.iterations ? [1] : passesFor(offers, whole);
     let plan = NOTHING;
     let released = Promise.resolve();
-    for (const [i, share] of passes.entries()) {
-      // Never more threads than cores: the next begins when those of the last have ended.
-      await released;
-      const began = i === 0 ? this.began : Date.now();
-      const seconds = share * (options.seconds ?? usual) - (began - this.began) / 1000;
-      const seed = (options.seed ?? 1) + i * MOST_THREADS;
-      const solve = new Solve(this.asked, offers, { ...options, seconds, seed }, began, this.since(began));
-      released = solve.released;
-      plan = await solve.run(this.found ?? before);
-      this.found = solve.found ?? this.found;
-      if (plan.status === 'optimal' || this.listener.signal?.aborted) break;
+    try {
+      for (const [i, share] of passes.entries()) {
+        // Never more threads than cores: the next begins when those of the last have ended.
+        await released;
+        const began = i === 0 ? this.began : Date.now();
+        const seconds = share * whole - (began - this.began) / 1000;
+        const seed = (options.seed ?? 1) + i * MOST_THREADS;
+        const solve = new Solve(this.asked, offers, { ...options, seconds, seed }, began, this.since(began));
+        released = solve.released;
+        plan = await solve.run(this.found ?? before);
+        this.found = solve.found ?? this.found;
+        if (plan.status === 'optimal' || this.listener.signal?.aborted) break;
+      }
+    } finally {
+      // Whatever happened, the next in the line is not kept waiting.
+      void released.then(this.release);
     }
-    void released.then(this.release);
     return plan;
   }
 

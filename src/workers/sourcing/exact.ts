@@ -37,6 +37,8 @@ export interface ExactAnswer {
   readonly values: Float64Array | null;
   readonly bound: number;
   readonly optimal: boolean;
+  /** True where it is proven that there is no solution, and not only that none was found in time. */
+  readonly infeasible: boolean;
 }
 
 /** A linear model as the solver takes it. */
@@ -103,10 +105,12 @@ export function solveExactly(solver: Highs, p: LinearModel, options: ExactOption
         if (bound !== undefined && options.onBound?.(bound)) event.interrupt();
       },
     });
-    const optimal = modelStatus === solver.constants.modelStatus.optimal;
+    const status = solver.constants.modelStatus;
+    const optimal = modelStatus === status.optimal;
+    const infeasible = modelStatus === status.infeasible;
     const found = model.info.get('primal_solution_status') === solver.constants.solutionStatus.feasible;
     const values = Float64Array.from(model.getSolution().colValue);
     const bound = Number(model.info.get('mip_dual_bound'));
-    return { values: values.length === p.columns && found ? values : null, bound, optimal };
+    return { values: values.length === p.columns && found ? values : null, bound, optimal, infeasible };
   });
 }

@@ -57,8 +57,7 @@ async function solveChoice(
     },
   });
   if (answer.values) take(answer.values);
-  const none = answer.values === null && !job.over;
-  return { found: answer.values !== null, bound: none ? Infinity : answer.bound };
+  return { found: answer.values !== null, bound: answer.infeasible ? Infinity : answer.bound };
 }
 
 /** Choices that lack no more than so many pieces, those that seem cheapest first; null where they are not few. */
