@@ -5,8 +5,8 @@ export async function register(): Promise<void> {
   const { openAtStart } = await import('@/server/open-at-start');
   openAtStart();
   readyThreads();
-  const { warmUp } = await import('@/server/warm-up');
+  const { warmLongLogs, warmUp } = await import('@/server/warm-up');
   const port = Number(process.env.PORT);
   // In development pages are made when they are asked for.
-  if (port > 0 && process.env.NODE_ENV === 'production') void warmUp(port);
+  if (port > 0 && process.env.NODE_ENV === 'production') void warmUp(port).then(warmLongLogs);
 }

@@ -1,3 +1,4 @@
+import { readSurroundings } from '@/data/openings';
 import { describe, expect, it } from 'vitest';
 import { added, STOCK_SCOPE } from '@/core/ledger';
 import { asId, type ActionId } from '@/core/shared/ids';
@@ -6,7 +7,7 @@ import { needsOfAll } from './needs';
 import { perform, undoOrRedo } from './perform';
 import { readBuilds } from './build-list';
 import { stepsFrom } from './steps';
-import { pageOpening, takeSurroundings, takeOpening } from './snapshot';
+import { pageOpening, takeOpening } from './snapshot';
 import { importStock } from './import-rows';
 import { NOW, testBuild } from './testing/workspace';
 
@@ -89,7 +90,7 @@ describe('what the server asks the database', () => {
   it.each<[string, () => unknown]>([
     ['opening a build', () => takeOpening(handle, build)],
     ['a page of a build', () => pageOpening(handle, build)],
-    ['what others leave a build', () => takeSurroundings(handle, build, [lot.element])],
+    ['what others leave a build', () => readSurroundings(handle.db, build, [lot.element])],
     ['logging a line', () => t.log('-2 plate 2x3 chalk')],
     ['undo', () => undoOrRedo(handle, `u${Math.random()}`, build, 'undo')],
     [
@@ -110,7 +111,7 @@ describe('what the server asks the database', () => {
 
   it('what others leave a build is looked up by the kinds that are asked for, not by all that others did', () => {
     const { sqlite } = handle;
-    const asked = statementsOf(sqlite, () => takeSurroundings(handle, build, [lot.element]));
+    const asked = statementsOf(sqlite, () => readSurroundings(handle.db, build, [lot.element]));
     const ofKinds = asked.filter((s) => s.includes('m.element in'));
     expect(ofKinds.length).toBeGreaterThan(0);
     for (const source of ofKinds)

@@ -1,10 +1,16 @@
 import { CLOCK_ID, placeOf, STOCK_SCOPE } from '@/core/ledger';
-import { Workbench, type Surroundings, type BuildSnapshot, type Knowledge } from '@/core/workbench';
+import {
+  Workbench,
+  type BuildSnapshot,
+  type Knowledge,
+  type Surroundings,
+  type UndoRedo,
+} from '@/core/workbench';
 import { elementsToLookUp, partsToLookUp, rowsOf, type RegisterRows } from '@/core/mismatch';
 import { collectionOf, type Collection } from '@/core/stock';
 import type { BuildId, PartId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
-import { currentRevision, undoTargets } from '@/data/actions';
+import { currentRevision, revisionOf, undoTargets } from '@/data/actions';
 import { stockBalances } from '@/data/balances';
 import { readOpening, readSurroundings, readWhole, stockOrder, type Opened } from '@/data/openings';
 import { loansOf, stockPlans } from '@/data/own-parts';
@@ -46,12 +52,20 @@ export function takeColourOpening(
   return snapshot && { snapshot, register: rowsOf(simulatedRegister, parts) };
 }
 
-/** What other builds and own parts leave a build. */
-export const takeSurroundings = (
-  { db }: Handle,
-  build: BuildId,
-  elements?: readonly string[],
-): Surroundings => readSurroundings(db, build, elements);
+/** What other builds and own parts leave a build, what its undo and redo turn, and the steps as of which that is so. */
+export interface SaidSurroundings extends Surroundings {
+  readonly undoRedo: UndoRedo;
+  readonly revision: number;
+  /** The last step that changed what the whole workspace knows. */
+  readonly knownSince: number;
+}
+
+export const takeSurroundings = ({ db }: Handle, build: BuildId): SaidSurroundings => ({
+  ...readSurroundings(db, build),
+  undoRedo: undoTargets(db, build),
+  revision: currentRevision(db),
+  knownSince: revisionOf(db, [STOCK_SCOPE]),
+});
 
 /** What the page of a build comes with, or undefined when there is no such build. */
 export const pageOpening = (handle: Handle, build: BuildId): BuildSnapshot | Later | undefined =>
@@ -90,8 +104,13 @@ function laterOf(handle: Handle, build: BuildId): Later | undefined {
   };
 }
 
-/** What the whole workspace knows of parts, whichever build asks. */
-export const takeKnowledge = ({ db }: Handle): Knowledge => ({
+/** What the whole workspace knows of parts, whichever build asks, and the last step that changed it. */
+export interface SaidKnowledge extends Knowledge {
+  readonly since: number;
+}
+
+export const takeKnowledge = ({ db }: Handle): SaidKnowledge => ({
+  since: revisionOf(db, [STOCK_SCOPE]),
   prices: readRecords(db, 'price'),
   madeIn: readRecords(db, 'madeIn'),
 });

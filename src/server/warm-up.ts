@@ -1,4 +1,5 @@
 import { readRecords } from '@/data/records';
+import { readLongLogs } from './keep-openings';
 import { workspace, workspaceTrouble } from './workspace';
 
 /** How long after each other it is tried whether the server listens, in milliseconds, and how often. */
@@ -20,6 +21,11 @@ function firstPages(): string[] {
  */
 export async function warmUp(port: number, pages = firstPages(), againMs = AGAIN_MS): Promise<void> {
   for (const page of pages) await draw(`http://127.0.0.1:${port}${page}`, againMs);
+}
+
+/** Has the long logs read that somebody is likely to open; what goes wrong is told to whoever opens one. */
+export async function warmLongLogs(): Promise<void> {
+  if (!workspaceTrouble()) await readLongLogs(workspace()).catch(() => undefined);
 }
 
 async function draw(url: string, againMs: number): Promise<void> {

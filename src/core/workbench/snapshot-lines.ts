@@ -1,4 +1,5 @@
 import type { TypedRecord } from '../ledger';
+import type { News } from './caught-up';
 
 /** Records to a line: what is read of one at a time takes a few milliseconds. */
 const TO_A_LINE = 500;
@@ -21,3 +22,10 @@ export function snapshotLines(snapshot: WithRecords): string[] {
     lines.push(JSON.stringify(records.slice(at, at + TO_A_LINE)));
   return lines;
 }
+
+/**
+ * One more line after those of a snapshot: what was done since it was taken.
+ *
+ * @example [...snapshotLines(snapshot), newsLine(news)].join('\n')
+ */
+export const newsLine = (news: News): string => JSON.stringify({ news });

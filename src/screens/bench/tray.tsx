@@ -79,6 +79,9 @@ export const Tray = memo(function Tray({ onPick, onCountLeft }: TrayProps) {
   );
 });
 
+/** How much of the tray is thought to show before it is measured. */
+const USUAL = { width: 292, height: 510 };
+
 type OnPick = (element: ElementKey, from?: PickedFrom) => void;
 /** With the pieces that lie there; null while only those of the build's own elements are known. */
 type ShownPlace = TrayPlace & { readonly qty: number | null };
@@ -110,7 +113,9 @@ function Lots({ place, reading, onPick }: LotsProps) {
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => (rows[i]?.kind === 'group' ? 30 : 82),
-    overscan: 12,
+    overscan: 6,
+    // Before it is measured: its rows come with the first drawing.
+    initialRect: USUAL,
   });
   const pick = (element: ElementKey) => onPick(element, place.from ?? undefined);
   return (

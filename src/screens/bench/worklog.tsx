@@ -19,6 +19,9 @@ import type { BenchDialogs } from './dialogs';
 /** Height of a modification that is not open, in px. */
 const HEAD = 57;
 
+/** How much of the worklog is thought to show before it is measured. */
+const USUAL = { width: 700, height: 560 };
+
 /** Modifications up to which all are in the page, and each shows its first lots drawn. */
 const MOST_DRAWN = 24;
 
@@ -141,14 +144,17 @@ function LongList({
   dialogs: BenchDialogs;
   scroller: HTMLDivElement | null;
 }) {
+  const at = modifications.findIndex((m) => m.id === selected);
   const virtual = useVirtualizer({
     count: modifications.length,
     getScrollElement: () => scroller,
     getItemKey: (i) => modifications[i]?.id ?? i,
     estimateSize: () => HEAD,
     overscan: 6,
+    // Before it is known what scrolls: the rows around the chosen one, which are not drawn once more when it is.
+    initialRect: USUAL,
+    initialOffset: Math.max(0, at) * HEAD,
   });
-  const at = modifications.findIndex((m) => m.id === selected);
   useEffect(() => {
     if (at < 0 || !scroller) return;
     const top = virtual.getOffsetForIndex(at, 'start')?.[0] ?? 0;

@@ -1,16 +1,10 @@
-import {
-  Workbench,
-  type Surroundings,
-  type BuildSnapshot,
-  type Knowledge,
-  type UndoRedo,
-} from '@/core/workbench';
-import { conflictWith, invertDiff, placeOf, type Change, type Diff, type TypedRecord } from '@/core/ledger';
+import { diffOfBuild, Workbench, type BuildSnapshot, type UndoRedo } from '@/core/workbench';
+import { conflictWith, invertDiff, placeOf, type Change, type Diff } from '@/core/ledger';
 import type { WhatIfId } from '@/core/shared/ids';
 import type { Performed } from '@/server/perform';
 import type { FeedItem } from '@/data/actions';
 import { elsewhereWords } from '../words/refusal';
-import { ask } from '../sending/answers';
+import { askAround, askSurroundings, isSince } from '../sending/around';
 import { askSnapshot } from '../sending/snapshots';
 import { nextTurn } from '../sending/turns';
 import type { BuildState } from './build-store';
@@ -73,7 +67,7 @@ export class BuildSync {
     // Books that were fetched meanwhile have it, and what became of it since: it must not lie on top of them again.
     if (this.isInBooks(done)) await this.reload();
     else if (sent?.laid) await this.carry(renumbering(sent.diff, done.diff));
-    else if (sent) await this.carry(this.ofBuild(done.diff));
+    else if (sent) await this.carry(done.diff);
     this.setUndoRedo(done.undoRedo);
   }
 
@@ -97,7 +91,7 @@ export class BuildSync {
   /** An undo or redo of this window was carried out. */
   async sendUndo(done: Performed): Promise<void> {
     this.answered = Math.max(this.answered, done.revision);
-    if (!this.isInBooks(done)) await this.carry(this.ofBuild(done.diff));
+    if (!this.isInBooks(done)) await this.carry(done.diff);
     if (touchesOwnParts(done.diff)) await this.freshenBackground();
     this.setUndoRedo(done.undoRedo);
   }
@@ -123,7 +117,7 @@ export class BuildSync {
       return;
     }
     const others = news.filter((s) => !this.mine.has(s.request));
-    for (const step of others) if (!(await this.carry(this.ofBuild(step.diff)))) return this.tellOf(others);
+    for (const step of others) if (!(await this.carry(step.diff))) return this.tellOf(others);
     this.host.set({ revision: Math.max(this.host.get().revision, revision) });
     const { build } = this.host.get().workbench;
     if (others.some((s) => s.scopes.includes(build) || touchesOwnParts(s.diff)))
@@ -146,8 +140,9 @@ export class BuildSync {
   }
 
   /** Carries a difference into the books; where it does not fit the whole is fetched instead. True when it fitted. */
-  private async carry(diff: Diff): Promise<boolean> {
+  private async carry(whole: Diff): Promise<boolean> {
     const { workbench } = this.host.get();
+    const diff = diffOfBuild(whole, workbench.build);
     if (diff.added.length + diff.changed.length + diff.removed.length === 0) return true;
     if (conflictWith(workbench.records, diff)) {
       await this.reload();
@@ -156,18 +151,6 @@ export class BuildSync {
     workbench.apply(diff);
     this.changed();
     return true;
-  }
-
-  /** The part of a difference that a build's bench holds: its own records and those of the workspace. */
-  private ofBuild(diff: Diff): Diff {
-    const { build } = this.host.get().workbench;
-    const here = (r: TypedRecord): boolean =>
-      r.type === 'build' ? r.record.id === build : !('build' in r.record) || r.record.build === build;
-    return {
-      added: diff.added.filter(here),
-      removed: diff.removed.filter(here),
-      changed: diff.changed.filter((c) => here({ type: c.type, record: c.to } as TypedRecord)),
-    };
   }
 
   private setUndoRedo(undoRedo: UndoRedo): void {
@@ -182,13 +165,10 @@ export class BuildSync {
   /** Asks what other builds and own parts leave this one, and what undo and redo turn. */
   private async freshenBackground(): Promise<void> {
     const { workbench } = this.host.get();
-    const now = await ask<Surroundings & { undoRedo: UndoRedo }>(
-      `/api/builds/${workbench.build}/surroundings`,
-    );
+    const now = await askSurroundings(workbench.build);
     if (!now || this.host.get().workbench !== workbench) return;
-    const { undoRedo, ...surroundings } = now;
-    workbench.takeSurroundings(surroundings);
-    this.setUndoRedo(undoRedo);
+    workbench.takeSurroundings(now.surroundings);
+    this.setUndoRedo(now.undoRedo);
     this.changed();
   }
 
@@ -201,15 +181,11 @@ export class BuildSync {
   private async fetchKnowledge(): Promise<void> {
     for (let tries = 0; !this.host.get().workbench.isComplete && tries < MOST_TRIES; tries++) {
       const { workbench } = this.host.get();
-      const [knowledge, now] = await Promise.all([
-        ask<Knowledge>('/api/knowledge'),
-        ask<Surroundings & { undoRedo: UndoRedo }>(`/api/builds/${workbench.build}/surroundings`),
-      ]);
-      if (!knowledge || !now) await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));
-      // Another bench may have taken its place meanwhile, which knows as little.
-      else if (this.host.get().workbench === workbench) {
-        const { undoRedo: _, ...surroundings } = now;
-        workbench.takeKnowledge(knowledge, surroundings);
+      const around = await askAround(workbench.build);
+      if (!around) await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));
+      // Another bench may have taken its place meanwhile, which knows as little; and this one may have heard of more.
+      else if (this.host.get().workbench === workbench && isSince(around, this.host.get().revision)) {
+        workbench.takeKnowledge(around.knowledge, around.surroundings);
         // To take it in and to draw it anew are long enough each.
         await nextTurn();
         this.changed();

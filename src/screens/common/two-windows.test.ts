@@ -1,8 +1,13 @@
 import { describe, expect, it, vi } from 'vitest';
 import { deleteEntries, markDone, markPlanned } from '@/core/workbench';
-import { changed, FIGURES, invertDiff, type Entry } from '@/core/ledger';
+import { added, changed, FIGURES, invertDiff, STOCK_SCOPE, type Entry } from '@/core/ledger';
+import { asId } from '@/core/shared/ids';
 import { pick, seededRandom } from '@/core/shared/random';
+import { el } from '@/core/testing/world';
 import { unbalanced } from '@/data/balances';
+import { perform } from '@/server/perform';
+import { takeOpening } from '@/server/snapshot';
+import { NOW } from '@/server/testing/workspace';
 import { catchUp, entriesOf, outOf, say, settled, serverAtHand } from '../testing/server-at-hand';
 
 const at = serverAtHand();
@@ -29,6 +34,32 @@ describe('two windows', () => {
         .map((e) => e.no)
         .sort(),
     ).toEqual([1, 2, 3]);
+  });
+
+  it('what is known, answered before a price that was heard of meanwhile, is asked for anew', async () => {
+    const store = at.server.window(takeOpening);
+    const element = el('arch 1x4', 'ash');
+    let release = () => {};
+    const held = new Promise<void>((done) => (release = done));
+    let asked = 0;
+    at.server.late = (path) => (path === '/api/knowledge' && ++asked === 1 ? held : Promise.resolve());
+    const learned = store.getState().learn();
+    await vi.waitFor(() => expect(asked).toBe(1));
+    const price = { id: element, element, newPrice: 31, usedPrice: 17 };
+    const diff = added('price', price);
+    const done = perform(
+      at.server.t.handle,
+      { id: asId('p1'), scope: STOCK_SCOPE, label: 'a price', diff },
+      NOW,
+    );
+    expect(done.ok).toBe(true);
+    await catchUp(store);
+    expect(store.getState().workbench.records.price.get(asId(element))).toEqual(price);
+    release();
+    await learned;
+    expect(store.getState().workbench.isComplete).toBe(true);
+    expect(asked).toBe(2);
+    expect(store.getState().workbench.records.price.get(asId(element))).toEqual(price);
   });
 
   it('is not told of what it did itself', async () => {

@@ -60,8 +60,15 @@ export const post = <T>(path: string, body: unknown): Promise<Reached<T>> =>
     }),
   );
 
-/** Asks for something; undefined when it could not be had. */
-export async function ask<T>(path: string): Promise<T | undefined> {
-  const said = await readAnswer<T>(() => fetch(path, { headers: TAKES_PACKED }));
+/** What a request came to; undefined when it could not be had. */
+export async function had<T>(
+  ask: () => Promise<Response>,
+  read?: (r: Response) => Promise<Result<T, unknown>>,
+): Promise<T | undefined> {
+  const said = await readAnswer<T>(ask, read);
   return said.reached && said.answer.ok ? said.answer.value : undefined;
 }
+
+/** Asks for something; undefined when it could not be had. */
+export const ask = <T>(path: string): Promise<T | undefined> =>
+  had<T>(() => fetch(path, { headers: TAKES_PACKED }));

@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { stockAccount } from '@/core/ledger';
-import { snapshotLines, Workbench, type BuildSnapshot } from '@/core/workbench';
+import { removed, stockAccount, type Entry } from '@/core/ledger';
+import { newsLine, snapshotLines, Workbench, type BuildSnapshot } from '@/core/workbench';
 import { makeWorkbench, TEST_BUILD, TEST_TRAY, used } from '@/core/testing/workbench';
 import { el } from '@/core/testing/world';
 import { askBench, askOpening, askSnapshot } from './snapshots';
@@ -33,6 +33,21 @@ describe('what a build opens with is read', () => {
     expect(await askSnapshot(TEST_BUILD)).toEqual(asSent);
   });
 
+  it('with what was done since behind it, as if it had been taken after that', async () => {
+    const lot = snapshot.records.find((r) => r.type === 'entry')!;
+    const undoRedo = { undo: { id: 'a1', label: 'Taken away' }, redo: null };
+    const news = {
+      revision: snapshot.revision + 3,
+      undoRedo,
+      diffs: [removed('entry', lot.record as Entry)],
+    };
+    answering(packed(`${lines}\n${newsLine(news)}`), 'application/gzip');
+    const read = await askSnapshot(TEST_BUILD);
+    expect(read).toMatchObject({ revision: news.revision, undoRedo });
+    expect(read!.records).toEqual(asSent.records.filter((r) => r.record.id !== lot.record.id));
+    expect((await askBench(TEST_BUILD))?.built.figures({ of: 'build' }).onModel).toBe(0);
+  });
+
   it('and its books are opened', async () => {
     answering(packed(lines), 'application/gzip');
     expect((await askBench(TEST_BUILD))?.built.figures({ of: 'build' }).onModel).toBe(12);
@@ -40,14 +55,20 @@ describe('what a build opens with is read', () => {
 
   describe('by a page that has nothing yet', () => {
     const price = makeWorkbench({ zones: {}, prices: ['brick 1x2 chalk 14', 'tile 1x2 ash 9'] });
-    const knowledge = { prices: [...price.records.price.values()], madeIn: [] };
+    const knowledge = { prices: [...price.records.price.values()], madeIn: [], since: 1 };
     const element = el('tile 1x2', 'ash');
     const around = [{ account: stockAccount(TEST_TRAY), element, grade: used, qty: 5 }];
     const said: Record<string, unknown> = {
       '/api/knowledge': { ok: true, value: knowledge },
       [`/api/builds/${TEST_BUILD}/surroundings`]: {
         ok: true,
-        value: { surroundings: around, plannedElsewhere: [], undoRedo: { undo: null, redo: null } },
+        value: {
+          surroundings: around,
+          plannedElsewhere: [],
+          undoRedo: { undo: null, redo: null },
+          revision: snapshot.revision,
+          knownSince: 1,
+        },
       },
       // Under a path of its own: fetching anew must never be answered by what the browser kept.
       [`/api/builds/${TEST_BUILD}/snapshot?opening`]: { ok: true, value: snapshot },
@@ -71,6 +92,46 @@ describe('what a build opens with is read', () => {
       expect(workbench.priceOf(element, used)).toBe(later.priceOf(element, used));
       expect(workbench.priceOf(element, used)).toBeGreaterThan(0);
       expect(workbench.callContext().atHand(element)).toBe(true);
+    });
+
+    const left = said[`/api/builds/${TEST_BUILD}/surroundings`] as { value: object };
+    const since = (revision: number, knownSince: number, knowsSince: number, qty: number) => ({
+      ...said,
+      '/api/knowledge': { ok: true, value: { ...knowledge, since: knowsSince } },
+      [`/api/builds/${TEST_BUILD}/surroundings`]: {
+        ok: true,
+        value: { ...left.value, revision, knownSince, surroundings: [{ ...around[0]!, qty }] },
+      },
+    });
+    /** Answers as of one moment and, for what is asked once more, of a later one. */
+    const answeringInTurn = (...moments: Record<string, unknown>[]) => {
+      const times = new Map<string, number>();
+      vi.stubGlobal('fetch', (path: string) => {
+        const n = times.get(path) ?? 0;
+        times.set(path, n + 1);
+        return Promise.resolve(Response.json((moments[n] ?? moments.at(-1)!)[path]));
+      });
+      return times;
+    };
+    const own = async () => {
+      const { workbench } = (await askOpening(TEST_BUILD))!;
+      return workbench.built.balances.rows().find((r) => r.element === element)?.qty;
+    };
+
+    it.each([
+      ['what others leave it', since(snapshot.revision - 1, 1, 1, 5)],
+      ['what the workspace knows', since(snapshot.revision + 1, 2, 1, 5)],
+    ])('and with %s as of a step that the build has too: what is older is asked for anew', async (_, old) => {
+      answeringInTurn(old, since(snapshot.revision, 1, 1, 8));
+      expect(await own()).toBe(8);
+    });
+
+    it('and once where it is of the same step, or kept by a browser that has no newer', async () => {
+      const fresh = answeringInTurn(said);
+      expect(await own()).toBe(5);
+      expect(Math.max(...fresh.values())).toBe(1);
+      answeringInTurn(since(snapshot.revision - 1, 1, 1, 5));
+      expect(await own()).toBe(5);
     });
 
     it('without it where it cannot be had, to learn it later; and not at all without its own', async () => {

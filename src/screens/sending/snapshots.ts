@@ -1,15 +1,16 @@
 import {
+  caughtUp,
   openInSlices,
   withKnowledge,
   type BuildSnapshot,
-  type Knowledge,
-  type Surroundings,
+  type News,
   type Workbench,
 } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import type { TypedRecord } from '@/core/ledger';
 import type { Result } from '@/core/shared/result';
-import { readAnswer, TAKES_PACKED, unpacked } from './answers';
+import { had, TAKES_PACKED, unpacked } from './answers';
+import { askAround, isSince } from './around';
 import { fetchOrAsked, openingPaths } from './asked-early';
 import { linesOf } from './lines-of';
 import { turns } from './turns';
@@ -21,14 +22,6 @@ import { turns } from './turns';
 export const askSnapshot = (build: BuildId): Promise<BuildSnapshot | undefined> =>
   had(() => fetch(`/api/builds/${build}/snapshot`, { headers: TAKES_PACKED }), readLines);
 
-async function had<T>(
-  ask: () => Promise<Response>,
-  read?: (r: Response) => Promise<Result<T, unknown>>,
-): Promise<T | undefined> {
-  const said = await readAnswer<T>(ask, read);
-  return said.reached && said.answer.ok ? said.answer.value : undefined;
-}
-
 type Said = Result<BuildSnapshot, unknown>;
 
 async function readLines(response: Response): Promise<Said> {
@@ -37,14 +30,17 @@ async function readLines(response: Response): Promise<Said> {
   const pause = turns();
   const records: TypedRecord[] = [];
   let first: Said | undefined;
-  for await (const line of linesOf<Said | TypedRecord[]>(body)) {
+  let news: News | undefined;
+  for await (const line of linesOf<Said | TypedRecord[] | { news: News }>(body)) {
     if (Array.isArray(line)) records.push(...line);
+    else if ('news' in line) news = line.news;
     else first = line;
     await pause();
   }
   if (!first) throw new SyntaxError('an answer without a line');
   if (!first.ok || records.length === 0) return first;
-  return { ...first, value: { ...first.value, records } };
+  const read = { ...first.value, records };
+  return { ok: true, value: news ? caughtUp(read, news) : read };
 }
 
 /** Asks for a build and opens its books, in turns with whatever else the page has to do. */
@@ -61,13 +57,13 @@ export async function askBench(build: BuildId): Promise<Workbench | undefined> {
 export async function askOpening(
   build: BuildId,
 ): Promise<{ readonly snapshot: BuildSnapshot; readonly workbench: Workbench } | undefined> {
-  const paths = openingPaths(build);
-  const [own, knowledge, now] = await Promise.all([
-    had(() => fetchOrAsked(paths.snapshot), readLines),
-    had<Knowledge>(() => fetchOrAsked(paths.knowledge)),
-    had<Surroundings>(() => fetchOrAsked(paths.surroundings)),
+  const [own, early] = await Promise.all([
+    had(() => fetchOrAsked(openingPaths(build).snapshot), readLines),
+    askAround(build, fetchOrAsked),
   ]);
   if (!own) return undefined;
-  const snapshot = knowledge && now ? withKnowledge(own, knowledge, now) : own;
+  // Asked for beside the build, they may have been answered before something that the build has already.
+  const around = early && !isSince(early, own.revision) ? ((await askAround(build)) ?? early) : early;
+  const snapshot = around ? withKnowledge(own, around.knowledge, around.surroundings) : own;
   return { snapshot, workbench: await openInSlices(snapshot, turns()) };
 }

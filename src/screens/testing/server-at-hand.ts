@@ -2,7 +2,6 @@ import { afterEach, beforeEach, expect, vi } from 'vitest';
 import { logLine, readLine } from '@/core/workbench';
 import type { Action, Entry } from '@/core/ledger';
 import { asId, type BuildId } from '@/core/shared/ids';
-import { undoTargets } from '@/data/actions';
 import { perform, undoOrRedo } from '@/server/perform';
 import { takeKnowledge, takeOpening, takeSnapshot, takeSurroundings } from '@/server/snapshot';
 import { stepsFrom } from '@/server/steps';
@@ -46,10 +45,7 @@ export class ServerAtHand {
     const surroundings = /^\/api\/builds\/(.+)\/surroundings$/.exec(path);
     if (surroundings) {
       const build = asId<BuildId>(surroundings[1]!);
-      return {
-        ok: true,
-        value: { ...takeSurroundings(t.handle, build), undoRedo: undoTargets(t.handle.db, build) },
-      };
+      return { ok: true, value: takeSurroundings(t.handle, build) };
     }
     const since = /^\/api\/steps\?since=(\d+)$/.exec(path);
     if (since) return { ok: true, value: stepsFrom(t.handle, Number(since[1])) };
@@ -71,8 +67,8 @@ export class ServerAtHand {
     return { ok: true, json: async () => answer };
   };
 
-  /** Opens one more window on the build. */
-  window(): BuildStore {
+  /** Opens one more window on the build, with all that is known or with what a page opens with. */
+  window(take = takeSnapshot): BuildStore {
     const name = `w${++this.windows}`;
     const outbox = new Outbox({
       send: (wish) => (wish.kind === 'action' ? post('/api/actions', wish.action) : post('/api/undo', wish)),
@@ -81,7 +77,7 @@ export class ServerAtHand {
       pause: () => new Promise((done) => setTimeout(done, 5)),
       onState: (state) => this.unreached.push(state.unreached),
     });
-    return makeBuildStore(takeSnapshot(this.t.handle, this.t.build)!, outbox);
+    return makeBuildStore(take(this.t.handle, this.t.build)!, outbox);
   }
 }
 

@@ -1,11 +1,11 @@
 import Sqlite from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
-import { gzipSync } from 'node:zlib';
 import { parentPort, workerData } from 'node:worker_threads';
 import { snapshotLines } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import * as schema from '@/data/schema';
 import { readOpening } from '@/data/openings';
+import { openGzip, type OpenGzip } from './open-gzip';
 
 /** A build whose page is to be opened, in a file that this thread only reads. */
 export interface OpeningTask {
@@ -15,8 +15,8 @@ export interface OpeningTask {
   readonly workspace: string;
 }
 
-/** What the page opens with, in lines and packed; null where there is no such build. */
-export type PackedOpening = { readonly revision: number; readonly packed: Uint8Array } | null;
+/** What the page opens with, in lines, packed so that more of them can follow; null where there is no such build. */
+export type PackedOpening = { readonly revision: number; readonly lines: OpenGzip } | null;
 
 const { file, build, workspace } = workerData as OpeningTask;
 const sqlite = new Sqlite(file, { readonly: true });
@@ -26,6 +26,6 @@ const opening = sqlite.transaction(() => readOpening(db, build))();
 sqlite.close();
 const value = opening && { workspace, ...opening };
 const answer: PackedOpening = value
-  ? { revision: value.revision, packed: gzipSync(snapshotLines(value).join('\n'), { level: 4 }) }
+  ? { revision: value.revision, lines: openGzip(snapshotLines(value).join('\n')) }
   : null;
 parentPort?.postMessage({ answer });

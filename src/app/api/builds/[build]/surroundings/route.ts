@@ -1,5 +1,4 @@
 import { asId, type BuildId } from '@/core/shared/ids';
-import { undoTargets } from '@/data/actions';
 import { packedAnswer, route } from '@/server/http';
 import { takeSurroundings } from '@/server/snapshot';
 import { patiently } from '@/server/workspace';
@@ -9,11 +8,5 @@ type Context = { params: Promise<{ build: string }> };
 /** What other builds and own parts leave a build, and what its undo and redo turn now. */
 export const GET = route<Context>(async (request, { params }) => {
   const build = asId<BuildId>((await params).build);
-  return packedAnswer(
-    request,
-    await patiently((handle) => ({
-      ...takeSurroundings(handle, build),
-      undoRedo: undoTargets(handle.db, build),
-    })),
-  );
+  return packedAnswer(request, await patiently((handle) => takeSurroundings(handle, build)));
 });
