@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { takeTally, type Entry, type Figure, type Tally } from '@/core/ledger';
 import type { Effect } from '@/core/workbench';
 import { count, knownMoney, pricedShort, signed } from '@/ui/numbers';
@@ -19,7 +19,7 @@ interface BandProps {
 }
 
 /** shipped − out + in = on the model, cost both ways, spares. It moves while a line is typed. */
-export function BalanceBand({ effect, entries, onOpen }: BandProps) {
+export const BalanceBand = memo(function BalanceBand({ effect, entries, onOpen }: BandProps) {
   const workbench = useBuild((s) => s.workbench);
   const view = useBuild((s) => s.view);
   const version = useBuild((s) => s.version);
@@ -75,7 +75,7 @@ export function BalanceBand({ effect, entries, onOpen }: BandProps) {
       <SparesCell shown={shown} now={now} ofZone={zone !== null} onOpen={onOpen} />
     </section>
   );
-}
+});
 
 /** In the built view a line moves the built figures when it is done; a planned line shows in the plan. */
 function pickEffect(effect: Effect, now: Tally, view: string): Tally {

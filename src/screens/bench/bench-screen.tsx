@@ -12,7 +12,8 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import { draftModification, type BuildSnapshot } from '@/core/workbench';
+import type { Entry, Figure } from '@/core/ledger';
+import { draftModification, type BuildSnapshot, type LineReading } from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
 import { PaletteProvider } from '@/ui/palette-context';
 import { ActDialog } from './act-dialog';
@@ -92,6 +93,11 @@ function Bench() {
       setDialog({ dialog: 'act', element, ...(from ? { from } : {}) }),
     [],
   );
+  const entries = useMemo(() => entriesOf(reading), [reading]);
+  const openFigure = useCallback(
+    (figure: Figure) => setDialog({ dialog: 'figure', figure, scope: scopeOf(zone) }),
+    [zone],
+  );
   const countLeft = useCallback(() => setDialog({ dialog: 'countLeft' }), []);
   useBenchCommands(acts, background, !dialog);
   const leave = () => {
@@ -104,11 +110,7 @@ function Bench() {
     <PaletteProvider palette={workbench.palette}>
       <div className="page-box flex flex-col">
         <BuildBar screen="Bench" background={background} />
-        <BalanceBand
-          effect={reading?.effect ?? null}
-          entries={reading?.clauses.flatMap((c) => c.entry ?? []) ?? []}
-          onOpen={(figure) => setDialog({ dialog: 'figure', figure, scope: scopeOf(zone) })}
-        />
+        <BalanceBand effect={reading?.effect ?? null} entries={entries} onOpen={openFigure} />
         <SideTabs side={side} onChange={setSide} />
         <main className="grid min-h-0 flex-1 lg:grid-cols-[292px_1fr_280px]">
           <h1 className="sr-only">Bench of {workbench.records.build.get(workbench.build)?.name}</h1>
@@ -132,6 +134,14 @@ function Bench() {
       <Sheets dialog={dialog} onClose={() => setDialog(null)} acts={acts} />
     </PaletteProvider>
   );
+}
+
+const NONE: readonly Entry[] = [];
+
+/** The entries that a line would make: the same empty list until it makes one, so that nothing is drawn for it. */
+function entriesOf(reading: LineReading | null): readonly Entry[] {
+  const made = reading?.clauses.flatMap((c) => c.entry ?? []) ?? NONE;
+  return made.length > 0 ? made : NONE;
 }
 
 interface ColumnProps {
