@@ -2,8 +2,6 @@ import { divisionModel, narrowed, type Compiled, type Saved } from '@/core/sourc
 import { highs, solveExactly, solveRelaxed } from './exact';
 import type { Job } from './job';
 
-/** Share of the time that what a search has found is divided anew in, at most. */
-export const DIVIDE_SHARE = 0.2;
 /** Good enough: dividing to the last penny takes several times as long. */
 const GAP = 1e-3;
 /** What ending takes longer than it is given, in seconds. */

@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/shared/random';
 import { partModel } from '@/core/sourcing/part-model';
 import { ALONE, LOOK_SHARE_OF_LARGE, lookAtBeginnings } from './look-at-beginnings';
-import { divide, DIVIDE_SHARE, wanderAndDivide } from './divide';
+import { divide, wanderAndDivide } from './divide';
 import { highs, solveExactly } from './exact';
 import type { Job } from './job';
 import { searchShare } from './roles';
@@ -29,6 +29,8 @@ async function solveParts(job: Job): Promise<void> {
   }
 }
 
+/** Share of the time that what a search has found is divided anew in, at most. */
+const DIVIDE_SHARE = 0.2;
 /** Share of the time after the search in which a large plan is warmed up and divided; then parts of it are solved exactly. */
 const WANDER_SHARE = 0.6;
 

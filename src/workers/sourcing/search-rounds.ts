@@ -1,5 +1,5 @@
 import { ALONE, LOOK_SHARE, lookAtBeginnings } from './look-at-beginnings';
-import { divide, DIVIDE_SHARE, wanderAndDivide } from './divide';
+import { divide, wanderAndDivide } from './divide';
 import type { Job } from './job';
 import { searchUntil } from './search-until';
 import { solveAround } from './solve-around';
@@ -7,18 +7,22 @@ import { solveAround } from './solve-around';
 /**
  * The first round of a search in seconds, each twice as long as the one before; how much of each is searched, and in how
  * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
+ * Two coolings: the first of three short ones, which finds the prices that steer the others, came to rest ten percent too
+ * dear, and most of what dividing that won was for nothing.
  */
-const ROUND = { seconds: 2, search: 0.55, coolings: 3, around: 0.6, least: 0.5 };
+const ROUND = { seconds: 2, search: 0.7, coolings: 2, around: 0.6, least: 0.5 };
+/** Share of a round that what a cooling comes to is divided in, at most: of the first, and of the others. */
+const DIVIDE = { first: 0.1, later: 0.15 };
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
 const WORTH_DIVIDING = 1.03;
 
 /** Cools down once and divides what that has come to. Several of them find more than one that takes as long. */
-async function coolAndDivide(job: Job, length: number): Promise<void> {
+async function coolAndDivide(job: Job, length: number, dividing: number): Promise<void> {
   const began = job.elapsed;
   searchUntil(job, began + (ROUND.search / ROUND.coolings) * length, began);
   const { best, present } = job.solver;
   if (present.unmet <= best.unmet && present.cost < best.cost * WORTH_DIVIDING)
-    await divide(job, present, DIVIDE_SHARE * length);
+    await divide(job, present, dividing * length);
 }
 
 /**
@@ -35,7 +39,7 @@ export async function searchInRounds(job: Job): Promise<void> {
     const until = seconds - (began + length) < length ? seconds : began + length;
     for (let n = 0; n < ROUND.coolings && !job.over; n++) {
       beginnings.begin();
-      await coolAndDivide(job, until - began);
+      await coolAndDivide(job, until - began, n === 0 ? DIVIDE.first : DIVIDE.later);
     }
     job.listen();
     await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
