@@ -14,12 +14,12 @@ beforeEach(() => (folder = fs.mkdtempSync(path.join(os.tmpdir(), 'evarn a b-')))
 afterEach(() => fs.rmSync(folder, { recursive: true, force: true }));
 
 describe('the version of Node', () => {
-  it.each(['v20.9.0', 'v20.20.2', 'v22.0.0', 'v24.1.0', 'v26.3.0'])('%s will do', (version) =>
+  it.each(['v20.15.0', 'v20.20.2', 'v22.2.0', 'v24.1.0', 'v26.3.0'])('%s will do', (version) =>
     expect(nodeFault(version)).toBeNull(),
   );
-  it.each(['v18.20.0', 'v20.8.1', 'v21.7.0', 'v23.1.0', ''])(
+  it.each(['v18.20.0', 'v20.14.1', 'v21.7.0', 'v22.1.0', 'v23.1.0', ''])(
     '%s will not, and what will is said',
-    (version) => expect(nodeFault(version)).toMatch(/20\.9 or later of 20, any 22, or 24/),
+    (version) => expect(nodeFault(version)).toMatch(/20\.15 or later of 20, 22\.2 or later of 22, or 24/),
   );
   it('is the same for npm', () => expect(own.engines.node).toBe(NODE_RANGE));
 });
@@ -92,7 +92,9 @@ describe('the container', () => {
     const named = [...steps.matchAll(/scripts\/[\w-]+\.mjs/g)].map((m) => m[0]);
     expect(named).toContain('scripts/build.mjs');
     for (const script of named) expect(fs.existsSync(path.join(ROOT, script)), script).toBe(true);
-    expect(nodeFault(/^FROM node:(\d+)/m.exec(steps)[1])).toBeNull();
+    // A tag that names no more is the newest of its line.
+    const [, major] = /^FROM node:(\d+)-/m.exec(steps);
+    expect(nodeFault(`v${major}.99.0`)).toBeNull();
     expect(steps.lastIndexOf('\nUSER node')).toBeGreaterThan(steps.lastIndexOf('\nRUN '));
   });
 
