@@ -96,6 +96,22 @@ it('is read before anybody asks, where the log is long', async () => {
   expect(small.open().entries.length).toBeGreaterThan(0);
 });
 
+it('is gone on with however much was done in another build', async () => {
+  await packed();
+  const before = joined(await packed()).told;
+  const other = testBuild(t.handle, 'much');
+  const one = other.open().entries.at(-1)!;
+  const more = Array.from({ length: 2000 }, (_, i) => ({
+    ...one,
+    id: asId<EntryId>(other.newId()),
+    no: one.no + 1 + i,
+  }));
+  other.act({ label: 'two thousand elsewhere', diff: added('entry', ...more) });
+  const after = await packed();
+  expect(joined(after).told).toBeGreaterThan(before);
+  expect(ownOf(joined(after).snapshot)).toEqual(ownOf(now()));
+});
+
 it('is nothing of a build that is not there, or no longer', async () => {
   expect(await packedOpening(t.handle, asId<BuildId>('nobody'))).toBeNull();
   const other = testBuild(t.handle, 'other');

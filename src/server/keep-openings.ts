@@ -1,4 +1,4 @@
-import { newsLine } from '@/core/workbench';
+import { diffOfBuild, newsLine } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import { revisionOf, undoTargets } from '@/data/actions';
 import type { Handle } from '@/data/database';
@@ -78,7 +78,8 @@ function newsSince(
   const { workspace: now, revision, steps } = stepsFrom(handle, since);
   if (now !== workspace || !steps) return undefined;
   if (steps.length === 0) return { line: '', steps: 0 };
-  const diffs = steps.map((s) => s.diff);
+  // What was done elsewhere is not a build's, however much it was.
+  const diffs = steps.map((s) => diffOfBuild(s.diff, build));
   const line = `\n${newsLine({ revision, undoRedo: undoTargets(handle.db, build), diffs })}`;
   return line.length > MOST_NEWS ? undefined : { line, steps: steps.length };
 }

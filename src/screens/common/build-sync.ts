@@ -13,6 +13,9 @@ import { firstSelection } from './first-selection';
 
 /** How often what is known is asked for before it is left at what the page opened with. */
 const MOST_TRIES = 5;
+/** How long it waits between them, longer each time, in milliseconds: where nobody answered, and where the answer was too old. */
+const UNHEARD_MS = 1000;
+const OLDER_MS = 50;
 
 /** What this window shows and has not had answered. */
 interface Pending {
@@ -179,17 +182,21 @@ export class BuildSync {
   }
 
   private async fetchKnowledge(): Promise<void> {
-    for (let tries = 0; !this.host.get().workbench.isComplete && tries < MOST_TRIES; tries++) {
+    for (let tries = 1; !this.host.get().workbench.isComplete && tries <= MOST_TRIES; tries++) {
       const { workbench } = this.host.get();
       const around = await askAround(workbench.build);
-      if (!around) await new Promise((done) => setTimeout(done, 1000 * (tries + 1)));
-      // Another bench may have taken its place meanwhile, which knows as little; and this one may have heard of more.
-      else if (this.host.get().workbench === workbench && isSince(around, this.host.get().revision)) {
-        workbench.takeKnowledge(around.knowledge, around.surroundings);
-        // To take it in and to draw it anew are long enough each.
-        await nextTurn();
-        this.changed();
+      // Another bench may have taken its place meanwhile, which knows as little.
+      if (this.host.get().workbench !== workbench) continue;
+      // This one may have heard of more; a browser without the network has nothing newer, and that is better than nothing.
+      const isGood = around && (tries === MOST_TRIES || isSince(around, this.host.get().revision));
+      if (!isGood) {
+        await new Promise((done) => setTimeout(done, (around ? OLDER_MS : UNHEARD_MS) * tries));
+        continue;
       }
+      workbench.takeKnowledge(around.knowledge, around.surroundings);
+      // To take it in and to draw it anew are long enough each.
+      await nextTurn();
+      this.changed();
     }
   }
 

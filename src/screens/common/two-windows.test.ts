@@ -6,7 +6,7 @@ import { pick, seededRandom } from '@/core/shared/random';
 import { el } from '@/core/testing/world';
 import { unbalanced } from '@/data/balances';
 import { perform } from '@/server/perform';
-import { takeOpening } from '@/server/snapshot';
+import { takeOpening, takeSurroundings } from '@/server/snapshot';
 import { NOW } from '@/server/testing/workspace';
 import { catchUp, entriesOf, outOf, say, settled, serverAtHand } from '../testing/server-at-hand';
 
@@ -60,6 +60,19 @@ describe('two windows', () => {
     expect(store.getState().workbench.isComplete).toBe(true);
     expect(asked).toBe(2);
     expect(store.getState().workbench.records.price.get(asId(element))).toEqual(price);
+  });
+
+  it('what is known is taken as a browser kept it where there is nothing newer', async () => {
+    const kept = JSON.stringify(takeSurroundings(at.server.t.handle, at.server.t.build));
+    at.server.t.log('-2 plate 2x3 chalk');
+    const store = at.server.window(takeOpening);
+    vi.stubGlobal('fetch', (path: string, init?: { body?: string }) =>
+      path.endsWith('/surroundings')
+        ? Promise.resolve(Response.json({ ok: true, value: JSON.parse(kept) as unknown }))
+        : at.server.fetch(path, init),
+    );
+    await store.getState().learn();
+    expect(store.getState().workbench.isComplete).toBe(true);
   });
 
   it('is not told of what it did itself', async () => {
