@@ -12,6 +12,7 @@ import { actText } from '../words/stickers';
 import { Glyph } from '@/ui/glyph';
 import { Mark, MARK_OF } from '@/ui/mark';
 import { Menu } from '@/ui/menu';
+import { count } from '@/ui/numbers';
 import type { EntryId } from '@/core/shared/ids';
 import { useBuild, useBuildStore, type BuildStore } from '../common/build-store';
 import { entryName, sourceWords } from '../words/entry-words';
@@ -58,7 +59,7 @@ export function EntryRow({ entry, dialogs, among }: EntryRowProps) {
       onKeyDown={onKeyDown}
       data-entry={entry.no}
       className={clsx(
-        'group grid min-h-9 grid-cols-[auto_auto_auto_2rem_auto_1fr_auto_auto] items-center gap-x-2 rounded-md max-sm:grid-cols-[auto_auto_auto_2rem_auto_1fr_auto]',
+        'group grid min-h-9 grid-cols-[auto_auto_auto_minmax(2rem,max-content)_auto_1fr_auto_auto] items-center gap-x-2 rounded-md max-sm:grid-cols-[auto_auto_auto_minmax(2rem,max-content)_auto_1fr_auto]',
         marked && 'bg-wash',
         editing && 'outline-ink outline-2',
       )}
@@ -72,7 +73,7 @@ export function EntryRow({ entry, dialogs, among }: EntryRowProps) {
         className="size-4"
       />
       <Mark mark={MARK_OF[entry.kind]} label={ENTRY_KINDS[entry.kind].label} />
-      <b className="text-right">{sizeOf(entry) || entry.movements.reduce((s, m) => s + m.qty, 0)}</b>
+      <b className="text-right">{count(sizeOf(entry) || entry.movements.reduce((s, m) => s + m.qty, 0))}</b>
       <EntryGlyph entry={entry} />
       <span className={clsx('min-w-0 truncate', entry.state === 'planned' && 'italic')} title={name}>
         <bdi>{name}</bdi>
@@ -128,7 +129,7 @@ function PlannedChip({ entry }: { entry: Entry }) {
   const whole = kin.reduce((s, e) => s + sizeOf(e), 0);
   return (
     <span className="border-edge rounded-sm border border-dashed px-1 not-italic">
-      {entry.whatIf ? 'what if' : done > 0 ? `${done} of ${whole} placed` : 'planned'}
+      {entry.whatIf ? 'what if' : done > 0 ? `${count(done)} of ${count(whole)} placed` : 'planned'}
     </span>
   );
 }

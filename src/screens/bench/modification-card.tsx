@@ -1,10 +1,10 @@
 'use client';
 
 import clsx from 'clsx';
-import { useEffect, useRef } from 'react';
+import { Fragment, useEffect, useRef } from 'react';
 import { sizeOf, type Entry, type Modification } from '@/core/ledger';
 import type { EntryId } from '@/core/shared/ids';
-import { modNo } from '@/ui/numbers';
+import { count, modNo } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import { CardMenu } from './card-menu';
 import { CardNumbers } from './card-numbers';
@@ -48,6 +48,11 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
     if (open) head.current?.scrollIntoView({ block: 'nearest' });
   }, [open]);
   const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
+  const where = [
+    ...(zone?.parent ? [zone.name] : []),
+    ...(phase ? [phase.name] : []),
+    ...placedWords(entries),
+  ];
   return (
     <li
       ref={(node) => {
@@ -80,14 +85,12 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
             <span className="block truncate">
               <bdi className="text-[14px] font-semibold">{modification.title}</bdi>
               <span className={clsx('text-faint', open && 'block truncate')}>
-                {zone && zone.parent && (
-                  <bdi>
-                    {open ? '' : ' · '}
-                    {zone.name}
-                  </bdi>
-                )}
-                {phase && <bdi> · {phase.name}</bdi>}
-                {placedWords(entries)}
+                {where.map((words, i) => (
+                  <Fragment key={i}>
+                    {(i > 0 || !open) && ' · '}
+                    <bdi>{words}</bdi>
+                  </Fragment>
+                ))}
               </span>
             </span>
             {!open && <CardSummary entries={entries} drawn={drawn} />}
@@ -101,10 +104,11 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
   );
 }
 
-function placedWords(entries: readonly Entry[]): string {
+/** How much of what is planned is there already; nothing where nothing is planned. */
+function placedWords(entries: readonly Entry[]): string[] {
   const size = (state: Entry['state']) =>
     entries.filter((e) => e.state === state && e.kind !== 'order').reduce((s, e) => s + sizeOf(e), 0);
   const [done, planned] = [size('done'), size('planned')];
-  if (planned === 0) return '';
-  return done === 0 ? ` · planned ${planned}` : ` · ${done} of ${done + planned} placed`;
+  if (planned === 0) return [];
+  return [done === 0 ? `planned ${count(planned)}` : `${count(done)} of ${count(done + planned)} placed`];
 }

@@ -1,3 +1,4 @@
+import { count } from '@/ui/numbers';
 import {
   conditionOf,
   donorAccount,
@@ -96,4 +97,4 @@ export function lotsAt(books: Books, accounts: readonly AccountKey[]): TrayLot[]
 export const conditionWords = ({ conditions }: Pick<TrayLot, 'conditions'>): string =>
   conditions.length === 1
     ? (conditions[0]?.[0] ?? '')
-    : conditions.map(([condition, n]) => `${n} ${condition}`).join(', ');
+    : conditions.map(([condition, n]) => `${count(n)} ${condition}`).join(', ');

@@ -222,7 +222,7 @@ function LotCell({ lot, where, onPick }: CellProps) {
       className="bg-background-cell hover:bg-background-lit relative flex h-19 flex-col items-center rounded-md px-1 pt-3.5"
     >
       <span className="absolute top-0.5 left-1.5 max-w-[72%] truncate text-[11px]">{shortSize(part)}</span>
-      <span className="absolute top-0 right-1.5 text-[12px] font-bold">{lot.qty}</span>
+      <span className="absolute top-0 right-1.5 text-[12px] font-bold">{count(lot.qty)}</span>
       <Glyph element={lot.element} size={34} />
       <span className="w-full truncate text-center text-[10.5px] leading-3">
         {colour === family ? colour : `${colour}, ${family}`}

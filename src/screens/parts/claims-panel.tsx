@@ -42,7 +42,7 @@ function ClaimRow({ claim, today }: { claim: ParcelClaim; today: string }) {
   const perform = useBuild((s) => s.perform);
   const source = useBuild((s) => s.source);
   const order = workbench.records.order.get(claim.order);
-  const name = `${claim.qty} ${elementName(claim.element)}`;
+  const name = `${count(claim.qty)} ${elementName(claim.element)}`;
   const end =
     claim.end === 'refunded'
       ? `${money(claim.refund)} refunded`

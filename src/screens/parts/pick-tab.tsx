@@ -6,7 +6,7 @@ import type { ModificationId } from '@/core/shared/ids';
 import { pickList, PICK_ORDERS, pickOut, type PickOrder } from '@/core/need';
 import { Select } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
-import { modNo, pieces } from '@/ui/numbers';
+import { count, modNo, pieces } from '@/ui/numbers';
 import { VirtualList } from '@/ui/virtual-list';
 import { useBuild } from '../common/build-store';
 import { SortingBins } from './sorting-bins';
@@ -92,7 +92,7 @@ export function PickTab() {
                 }}
               />
               <Glyph element={l.element} size={34} />
-              <b className="w-8 text-right">{l.qty}</b>
+              <b className="min-w-8 text-right">{count(l.qty)}</b>
               <span className="flex-1">
                 {elementName(l.element)} <span className="text-faint">{l.grade}</span>
               </span>

@@ -168,7 +168,7 @@ function ParcelCard({ parcel: p, today }: { parcel: Parcel; today: string }) {
         {p.lots.map((l) => (
           <li key={`${l.element}${l.grade}`} className="flex min-h-8 items-center gap-2">
             <Glyph element={l.element} size={26} />
-            <b className="w-7 text-right">{l.qty}</b>
+            <b className="min-w-7 text-right">{count(l.qty)}</b>
             <span className="min-w-0 flex-1 leading-tight">
               {elementName(l.element)} <span className="text-faint whitespace-nowrap">{l.grade}</span>
             </span>

@@ -1,7 +1,7 @@
 import { elementName } from '@/core/parts';
 import { addedCost, stillSold, type MarketAnswer, type PriceChange } from '@/core/market';
 import { Button } from '@/ui/button';
-import { money } from '@/ui/numbers';
+import { count, money } from '@/ui/numbers';
 import type { AskedAgain } from './plan-need';
 
 /** What came of asking the sellers again before a plan is ordered. */
@@ -62,9 +62,9 @@ export function PricesChanged({
 function words(c: PriceChange): string {
   switch (c.change) {
     case 'price':
-      return `${c.seller}: ${c.qty} ${elementName(c.element)}, ${money(c.was)} each, now ${money(c.now)}`;
+      return `${c.seller}: ${count(c.qty)} ${elementName(c.element)}, ${money(c.was)} each, now ${money(c.now)}`;
     case 'stock':
-      return `${c.seller}: ${c.qty} ${elementName(c.element)} were planned, ${c.left} are left`;
+      return `${c.seller}: ${count(c.qty)} ${elementName(c.element)} were planned, ${count(c.left)} are left`;
     case 'postage':
       return `${c.seller}: postage or least order have changed`;
     case 'box':

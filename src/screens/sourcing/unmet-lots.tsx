@@ -15,7 +15,7 @@ import {
   type Preferences,
 } from '@/core/market';
 import { Glyph } from '@/ui/glyph';
-import { money } from '@/ui/numbers';
+import { count, money } from '@/ui/numbers';
 import { post } from '../sending/answers';
 import { source } from '../common/build-store';
 import type { SourcingTools } from './use-sourcing';
@@ -159,7 +159,7 @@ function Reaches({ found, today, onTake }: ReachesProps) {
 
 /** "Used: 3 from 12p, most of them at Tide Parts." */
 function reachWords(f: InReach, today: string): string {
-  const there = `${f.pieces} from ${money(f.price)}, most of them at ${f.seller}`;
+  const there = `${count(f.pieces)} from ${money(f.price)}, most of them at ${f.seller}`;
   switch (f.kind) {
     case 'used':
       return `Used: ${there}. Allow used parts.`;
@@ -174,8 +174,8 @@ function reachWords(f: InReach, today: string): string {
     case 'colour':
       return `${elementName(f.element)}, ${differenceWords(f.deltaE)}: ${there}.`;
     case 'shape': {
-      const parts = f.parts.map((p) => `${p.qty} ${elementName(p.element)}`).join(' and ');
-      return `${parts} in place of each: enough for ${f.pieces}, ${money(f.price)} each time.`;
+      const parts = f.parts.map((p) => `${count(p.qty)} ${elementName(p.element)}`).join(' and ');
+      return `${parts} in place of each: enough for ${count(f.pieces)}, ${money(f.price)} each time.`;
     }
   }
 }

@@ -10,7 +10,7 @@ import {
 } from '@/core/ledger';
 import { asId, type BuildId, type OrderId, type ZoneId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
-import { kindsOf, kindsWords, sourceWords } from './entry-words';
+import { entryName, kindsOf, kindsWords, sourceWords } from './entry-words';
 
 const WALL = modelAccount(asId<ZoneId>('wall'));
 const SPARES = sparesAccount(asId<BuildId>('b'));
@@ -76,5 +76,18 @@ describe('where an entry’s pieces come from', () => {
     expect(sourceWords(entry, { copy: copies } as never)).toBe(
       '3 from Night tram, 2 from spares, 1 bought, no price known, 4 bought at £0.12',
     );
+  });
+
+  it('writes thousands as the figures on the screen are written', () => {
+    const entry = entryOf('add', ['brick 1x2|ash', 1240, OUTSIDE, WALL], ['brick 1x2|ash', 3, SPARES, WALL]);
+    expect(sourceWords(entry, { copy: new Map() } as never)).toBe(
+      '1,240 bought, no price known, 3 from spares',
+    );
+    const exchanged = entryOf(
+      'add',
+      ['brick 1x2|ash', 1240, WALL, SPARES],
+      ['tile 1x2|bark', 2480, OUTSIDE, WALL],
+    );
+    expect(entryName(exchanged)).toBe('1,240 brick 1x2 ash for 2,480 tile 1x2 bark');
   });
 });

@@ -61,7 +61,7 @@ export function sourceWords(entry: Entry, records: Pick<RecordSet, 'copy' | 'zon
   }
   const parts = [...sums];
   const [only] = parts;
-  return parts.length === 1 && only ? only[0] : parts.map(([w, n]) => `${n} ${w}`).join(', ');
+  return parts.length === 1 && only ? only[0] : parts.map(([w, n]) => `${count(n)} ${w}`).join(', ');
 }
 
 /** Own parts that are not counted, or what they came out of. */
@@ -80,7 +80,7 @@ function moveWords(entry: Entry, { zone }: Pick<RecordSet, 'zone'>): string {
   if (entry.kind === 'sticker') return nameOf(entry.movements[0]!.to);
   const sums = new Map<string, number>();
   for (const m of entry.movements) sums.set(nameOf(m.from), (sums.get(nameOf(m.from)) ?? 0) + m.qty);
-  const from = [...sums].map(([name, n]) => (sums.size > 1 ? `${n} ${name}` : name)).join(', ');
+  const from = [...sums].map(([name, n]) => (sums.size > 1 ? `${count(n)} ${name}` : name)).join(', ');
   const to = entry.movements[0] ? nameOf(entry.movements[0].to) : '';
   return `${from} to ${to}`;
 }
@@ -104,7 +104,7 @@ export function entryName(entry: Entry): string {
       : `${elementName(off[0].element)} to ${elementName(on[0].element)}`;
   }
   const named = (list: readonly Pieces[]) =>
-    list.length === 1 && list[0] ? `${list[0].qty} ${elementName(list[0].element)}` : kindsWords(list);
+    list.length === 1 && list[0] ? `${count(list[0].qty)} ${elementName(list[0].element)}` : kindsWords(list);
   if (on.length > 0 && off.length > 0 && entry.kind !== 'renew') return `${named(off)} for ${named(on)}`;
   return kindsWords(kindsOf(entry));
 }

@@ -1,3 +1,4 @@
+import { count } from '@/ui/numbers';
 import { placeText, type LineProblem, type Understood } from '@/core/log-line';
 import { WHYS, type DraftProblem, type RecordSet } from '@/core/ledger';
 import { elementName } from '@/core/parts';
@@ -65,12 +66,12 @@ export function draftProblemWords(p: DraftProblem, records: RecordSet): string {
         : `in ${p.reason === 'not on the model' ? zone : placeText(p.source ?? 'stock')}`;
       const worn =
         p.worn > 0
-          ? ` ${p.worn} more there ${p.worn === 1 ? 'is' : 'are'} faded, yellowed or damaged: say so to take ${p.worn === 1 ? 'it' : 'them'}.`
+          ? ` ${count(p.worn)} more there ${p.worn === 1 ? 'is' : 'are'} faded, yellowed or damaged: say so to take ${p.worn === 1 ? 'it' : 'them'}.`
           : '';
-      const elsewhere = p.elsewhere.map((w) => `${w.qty} in ${placeName(w.account, records)}`);
+      const elsewhere = p.elsewhere.map((w) => `${count(w.qty)} in ${placeName(w.account, records)}`);
       const rest =
         elsewhere.length > 0 ? ` Elsewhere: ${list(elsewhere.slice(0, 4))}.` : ' There are none elsewhere.';
-      return `${p.there === 0 ? `No ${name} is` : `Only ${p.there} of ${p.wanted} ${name} are`} ${where}.${worn}${rest}`;
+      return `${p.there === 0 ? `No ${name} is` : `Only ${count(p.there)} of ${count(p.wanted)} ${name} are`} ${where}.${worn}${rest}`;
     }
     case 'nothing to do':
       return 'There is nothing to log in that.';

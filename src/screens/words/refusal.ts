@@ -1,3 +1,4 @@
+import { count } from '@/ui/numbers';
 import type { RecordSet } from '@/core/ledger';
 import { elementName } from '@/core/parts';
 import { placeOf } from '@/core/ledger';
@@ -111,7 +112,7 @@ export function refusalWords(refusal: unknown, records?: RecordSet): string {
       const { row } = r as Extract<Refusal, { refused: 'not empty' }>;
       const where = records ? placeName(row.account, records) : 'there';
       return row.qty !== 0
-        ? `That cannot go while pieces lie in it: ${row.qty} ${elementName(row.element)} in ${where}. Put them elsewhere first.`
+        ? `That cannot go while pieces lie in it: ${count(row.qty)} ${elementName(row.element)} in ${where}. Put them elsewhere first.`
         : `That cannot go while something is planned there: ${elementName(row.element)} in ${where}. Change the plan first.`;
     }
     case 'zones':
