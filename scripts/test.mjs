@@ -2,12 +2,13 @@ import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import { build } from './lib/build.mjs';
 import { CHROMIUM, PACKAGES } from './lib/chromium.mjs';
-import { install } from './lib/install.mjs';
+import { fetchPackages } from './lib/install.mjs';
 import { node, orEnd, PROGRAM, ROOT, run } from './lib/run.mjs';
 
 /** All tests. Installs what they need first: the packages, and a Chromium for the browser. */
-await install();
-await needChromium();
+const compile = await fetchPackages();
+// SQLite is compiled and a browser fetched while the program is read.
+const rest = Promise.all([compile(), needChromium()]);
 
 // What only reads runs two at a time; what the second says is told when it is done.
 const second = aside([
@@ -17,10 +18,13 @@ const second = aside([
   ['unused', process.execPath, [PROGRAM.knip]],
   ['format', process.execPath, [PROGRAM.prettier, '--check', '--log-level', 'warn', '.']],
 ]);
-await step('lint', () => node('eslint', ['.', '--max-warnings', '0']));
+console.log('\n== lint');
+const lint = await node('eslint', ['.', '--max-warnings', '0']);
 const { code, said } = await second;
 console.log(said);
-orEnd(code);
+// What was found ends nothing that is half installed.
+const installed = await rest;
+for (const ended of [lint, code, ...installed]) orEnd(ended);
 await step('unit', () => node('vitest', ['run']));
 await step('build', async () => {
   await build();
@@ -50,19 +54,21 @@ async function aside(commands) {
   return { code: 0, said };
 }
 
-/** Debian's Chromium is installed where it lacks; elsewhere one is named. */
+/** Debian's Chromium is installed where it lacks; elsewhere one is named. Gives the exit code. */
 async function needChromium() {
-  if (fs.existsSync(CHROMIUM)) return;
+  if (fs.existsSync(CHROMIUM)) return 0;
   if (process.platform !== 'linux' || !fs.existsSync('/usr/bin/apt-get')) {
     console.error(`There is no Chromium at ${CHROMIUM}. Install one, and name its program in CHROMIUM.`);
-    process.exit(1);
+    return 1;
   }
   const isRoot = process.getuid?.() === 0;
   const apt = (args) =>
     isRoot
       ? run('apt-get', args, { env: { DEBIAN_FRONTEND: 'noninteractive' } })
       : run('sudo', ['env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args]);
-  orEnd(await apt(['update', '-qq']));
+  const updated = await apt(['update', '-qq']);
+  if (updated !== 0) return updated;
   const [small, whole] = PACKAGES;
-  if ((await apt(['install', '-y', '-qq', small])) !== 0) orEnd(await apt(['install', '-y', '-qq', whole]));
+  const code = await apt(['install', '-y', '-qq', small]);
+  return code === 0 ? 0 : apt(['install', '-y', '-qq', whole]);
 }

@@ -8,6 +8,9 @@ import { openWorkbench } from '../server/snapshot';
 
 /** Does what the demo does to one build, through the same doors as a person's own work. */
 export class Stater {
+  /** Taken along from act to act, as a page does. Whoever works on the build otherwise meanwhile has a stater of his own. */
+  private bench: Workbench | null = null;
+
   constructor(
     private readonly handle: Handle,
     readonly build: BuildId,
@@ -16,9 +19,9 @@ export class Stater {
   ) {}
 
   workbench(): Workbench {
-    const workbench = openWorkbench(this.handle, this.build);
-    if (!workbench) throw new Error('the build is there');
-    return workbench;
+    this.bench ??= openWorkbench(this.handle, this.build) ?? null;
+    if (!this.bench) throw new Error('the build is there');
+    return this.bench;
   }
 
   zone(name: string) {
@@ -33,7 +36,8 @@ export class Stater {
 
   act({ label, diff }: Command): void {
     const action = { id: asId<ActionId>(this.newId()), scope: this.build, label: label.slice(0, 500), diff };
-    must(perform(this.handle, action, this.clock()));
+    const { diff: done } = must(perform(this.handle, action, this.clock()));
+    this.bench?.apply(done);
   }
 }
 

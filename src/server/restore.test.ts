@@ -4,8 +4,9 @@ import os from 'node:os';
 import path from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { openDatabase } from '@/data/database';
+import { openDatabase, openFile } from '@/data/database';
 import { shippedMigrations } from '@/data/migrations';
+import { prepare } from '@/workers/restore/prepare';
 import { makeBackup } from './make-backup';
 import { keptBackups, restore } from './restore';
 import { openWorkbench } from './snapshot';
@@ -30,6 +31,8 @@ afterEach(() => {
 });
 
 const out = () => openWorkbench(workspace(), t.build)!.built.figures({ of: 'build' }).out;
+
+const incoming = () => path.join(folder, 'incoming-prepared.sqlite');
 
 /** A backup with something done to its database behind the program's back. */
 function spoiled(change: (db: Sqlite.Database) => void): Uint8Array {
@@ -130,7 +133,22 @@ describe('a restore', () => {
       (db) => db.exec("UPDATE copies SET condition = 'so-so'"),
       { fault: 'books', what: { law: 'shape', where: expect.any(String) } },
     ],
-  ])('refuses %s, says what is wrong, and leaves everything as it was', async (_, change, reason) => {
+  ])('is refused for %s, says what is wrong, and leaves nothing behind', async (_, change, reason) => {
+    const before = fs.readdirSync(folder).sort();
+    const packed = spoiled(change);
+    // What the thread does, without the wait for a thread.
+    expect(await prepare({ packed, kept: null, incoming: incoming() }, () => {})).toMatchObject(reason);
+    expect(fs.readdirSync(folder).sort()).toEqual(before);
+  });
+
+  it.each<[string, (db: Sqlite.Database) => void, object]>([
+    ['of its schema', (db) => db.exec('DROP INDEX entries_build'), { fault: 'not as made' }],
+    [
+      'of its books',
+      (db) => db.exec("UPDATE movements SET qty = qty + 1 WHERE from_account GLOB 'shipped:*'"),
+      { fault: 'books', what: { law: 'history' } },
+    ],
+  ])('that is refused because %s leaves everything as it was', async (_, change, reason) => {
     const before = fs.readdirSync(folder).sort();
     const packed = spoiled(change);
     expect(await restore({ packed }, folder, NOW)).toMatchObject({ ok: false, reason });
@@ -180,10 +198,17 @@ describe('a restore', () => {
       db.close();
       const packed = gzipSync(fs.readFileSync(file));
       fs.rmSync(file);
-      expect([n, await restore({ packed }, folder, new Date(NOW.getTime() + n))]).toMatchObject([
+      expect([n, await prepare({ packed, kept: null, incoming: incoming() }, () => {})]).toEqual([
         n,
-        { ok: true },
+        undefined,
       ]);
+      const handle = openFile(incoming());
+      expect([n, openWorkbench(handle, 'b' as never)?.rootZone.name]).toEqual([n, 'Whole model']);
+      handle.sqlite.close();
+      fs.rmSync(incoming());
+      if (n > 1) continue;
+      // The oldest takes the whole way.
+      expect(await restore({ packed }, folder, NOW)).toMatchObject({ ok: true });
       expect(openWorkbench(workspace(), 'b' as never)?.rootZone.name).toBe('Whole model');
     }
   });

@@ -52,13 +52,15 @@ function rowsOf(grid: Grid): Row[][] | undefined {
 export function relayCourses(grid: Grid, laying: Laying, random: Random, steps: number): void {
   const rows = rowsOf(grid)?.filter((r) => r.length > 0);
   if (!rows || rows.length === 0) return;
+  const ownOf = new Map<Row, ReadonlySet<number>>();
   let score = laying.score;
   for (let n = 0; n < steps; n++) {
     const wall = pick(random, rows);
     const c = between(random, 0, wall.length - 1);
     const row = wall[c];
     if (!row) continue;
-    const own = new Set(row.from.flat());
+    const own = ownOf.get(row) ?? new Set(row.from.flat());
+    ownOf.set(row, own);
     const lifted = [...new Set(row.cells.map((cell) => laying.owner[cell] ?? -1))].filter((p) => own.has(p));
     lifted.forEach((p) => laying.lift(p));
     const laid = layRow(grid, laying, row, [wall[c - 1], wall[c + 1]], true, () => random() * 8);
@@ -98,19 +100,19 @@ function layRow(
     }
     return joints * JOINT;
   };
+  const free = freeRuns(length, isFree);
   const cost = new Float64Array(length + 1).fill(Infinity);
   const by = new Int32Array(length + 1).fill(-1);
   cost[0] = 0;
   for (let i = 0; i < length; i++) {
     if (cost[i] === Infinity) continue;
-    const skip = cost[i]! + (isFree(i) ? GAP : 0);
+    const skip = cost[i]! + (free[i]! > 0 ? GAP : 0);
     if (skip < cost[i + 1]!) [cost[i + 1], by[i + 1]] = [skip, -1];
     for (const p of row.from[i] ?? []) {
       const { part, along = 1 } = grid.placements[p]!;
       const to = i + along;
       const price = laying.nextPrice(part);
-      const room = Array.from({ length: along }, (_, k) => k).every((k) => isFree(i + k));
-      if (price === Infinity || !room || !laying.fits(p)) continue;
+      if (price === Infinity || free[i]! < along || !laying.fits(p)) continue;
       // Of pieces that cost the same, one of a size may do better than another: chance decides between equals.
       const total = cost[i]! + border(to) + price * 10 + 1 + chance();
       if (total < cost[to]!) [cost[to], by[to]] = [total, p];
@@ -127,6 +129,13 @@ function layRow(
     laying.lay(p);
     return true;
   });
+}
+
+/** How many places are free from each place on. */
+function freeRuns(length: number, isFree: (i: number) => boolean): Int32Array {
+  const runs = new Int32Array(length + 1);
+  for (let i = length - 1; i >= 0; i--) runs[i] = isFree(i) ? runs[i + 1]! + 1 : 0;
+  return runs;
 }
 
 const walls = new WeakMap<Grid, Set<number>>();

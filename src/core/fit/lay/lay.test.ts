@@ -39,22 +39,24 @@ const solved = (grid: Grid, from: Laying): Laying => {
 function tried(grid: Grid): LayScore {
   const laying = new Laying(grid);
   let best = laying.score;
-  const go = (cell: number): void => {
+  const go = (cell: number, empty: number): void => {
+    // Places without a piece count before all else: what has more of them is no better, however it goes on.
+    if (empty > best.unfilled) return;
     if (cell === grid.cells) {
       const score = laying.score;
       if (compareScores(score, best, grid.preferMoney) < 0) best = score;
       return;
     }
-    if (laying.owner[cell]! >= 0) return go(cell + 1);
+    if (laying.owner[cell]! >= 0) return go(cell + 1, empty);
     for (const p of grid.covering[cell]!) {
       if (!laying.fits(p)) continue;
       laying.lay(p);
-      go(cell + 1);
+      go(cell + 1, empty);
       laying.lift(p);
     }
-    go(cell + 1);
+    go(cell + 1, empty + 1);
   };
-  go(0);
+  go(0, 0);
   return best;
 }
 
