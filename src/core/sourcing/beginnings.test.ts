@@ -27,7 +27,7 @@ function coolings(search: Search, times: number, steps: number, begin: () => voi
 describe('other choices of sellers to begin from', () => {
   it('are looked at, each by one of the threads, fewer and longer from round to round, and begun from, the best first', () => {
     const looked = [0, 1].map((at) => {
-      const search = searchOf('few parcels', 3005);
+      const search = searchOf('few parcels', 3010);
       const beginnings = new Beginnings(search, { of: 2, at });
       let n = 0;
       while (beginnings.look()) n++;
@@ -47,7 +47,7 @@ describe('other choices of sellers to begin from', () => {
       expect(search.state.score).toBe(last);
       return n;
     });
-    const { beginnings: all, best } = searchOf('few parcels', 3005);
+    const { beginnings: all, best } = searchOf('few parcels', 3010);
     const equal = Math.min(64, all.filter((b) => b.unmet <= best.unmet).length);
     // Each of one thread's share once, half of those again, and so forth, until three are left.
     const rounds = (n: number): number => (n <= 3 ? n : n + rounds(Math.max(3, n >> 1)));

@@ -1,4 +1,5 @@
 import { between, type Random } from '../shared/random';
+import { changeBoxes } from './change-boxes';
 import { ClosedSellers } from './closed-sellers';
 import { priceOfNeed, type Compiled } from './compile';
 import { filledAtOnce, filledByAdded, filledForMost } from './first-plans';
@@ -144,7 +145,7 @@ export class Search {
     else if (r < 0.7) isFull ? this.close(true) : this.openOne();
     else if (r < 0.84) this.close(true);
     else if (r < 0.94 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
-    else this.changeDonor();
+    else this.refill(changeBoxes(this.state, this.random));
   }
 
   private rules(): RepairRules {
@@ -256,22 +257,6 @@ export class Search {
     this.sunk[seller] = first + (random() < 0.5 ? c.minOrder[seller]! : 0);
     this.refill([...lots]);
     this.sunk[seller] = 0;
-  }
-
-  /** One copy of a donor more or fewer; lots that can use it are filled anew. */
-  private changeDonor(): void {
-    const { state, c, random } = this;
-    const d = between(random, 0, c.donorPrice.length - 1);
-    const now = state.copies[d]!;
-    const up = now === 0 || (now < c.donorMax[d]! && random() < 0.5);
-    if (up && now >= c.donorMax[d]!) return;
-    const lots = new Set<number>();
-    for (const [e] of c.donorYields[d]!) for (const lot of c.acceptedBy[e]!) lots.add(lot);
-    for (const lot of lots) state.freeLot(lot);
-    // Several at once now and then: a second copy may pay only together with the first.
-    const by = up ? 1 : random() < 0.3 ? -now : -1;
-    state.setCopies(d, by);
-    this.refill([...lots]);
   }
 }
 
