@@ -7,8 +7,14 @@ import { node, orEnd, PROGRAM, ROOT, run } from './lib/run.mjs';
 
 /** All tests. Installs what they need first: the packages, and a Chromium for the browser. */
 const compile = await fetchPackages();
-// SQLite is compiled and a browser fetched while the program is read.
-const rest = Promise.all([compile(), needChromium()]);
+// SQLite is compiled while a browser is fetched and the program is read.
+const compiled = compile();
+// By itself: it may ask for a password.
+const browser = await needChromium();
+if (browser !== 0) {
+  await compiled;
+  orEnd(browser);
+}
 
 // What only reads runs two at a time; what the second says is told when it is done.
 const second = aside([
@@ -23,8 +29,8 @@ const lint = await node('eslint', ['.', '--max-warnings', '0']);
 const { code, said } = await second;
 console.log(said);
 // What was found ends nothing that is half installed.
-const installed = await rest;
-for (const ended of [lint, code, ...installed]) orEnd(ended);
+const installed = await compiled;
+for (const ended of [installed, lint, code]) orEnd(ended);
 await step('unit', () => node('vitest', ['run']));
 await step('build', async () => {
   await build();

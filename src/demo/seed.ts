@@ -1,10 +1,9 @@
-import { Workbench, addZone, changeSettings, setElsewhere } from '../core/workbench';
+import { addZone, changeSettings, setElsewhere } from '../core/workbench';
 import { elementKey, inColour, readPartName, splitElementKey, type ElementKey } from '../core/parts';
 import { asId, countingIds, type ActionId, type BuildId, type ColourId } from '../core/shared/ids';
 import type { Handle } from '../data/database';
 import { writeSet } from '../data/catalogue';
 import { perform } from '../server/perform';
-import { takeSnapshot } from '../server/snapshot';
 import { importBoxes, importPrices, importStock } from '../server/import-rows';
 import type { ImportBoxes } from '../server/import-schemas';
 import { demoPrice } from './prices';
@@ -26,7 +25,7 @@ import {
   TRAM_STORY,
 } from './story';
 import { demoOwnParts } from './own-parts';
-import { must } from './stater';
+import { must, Stater } from './stater';
 import { tell, type Clock } from './tell';
 import { promisesOfHouse, rowOfGarden } from './promises';
 import { patchSecondHand, showHouse, streetOfHouse } from './show';
@@ -190,15 +189,11 @@ function garden(handle: Handle, newId: () => string, clock: Clock): BuildId | un
     ),
   );
   const { build } = begun;
+  if (!build) throw new Error('the garden has been begun');
+  const stater = new Stater(handle, build, newId, clock);
   for (const name of GARDEN_ZONES) {
-    const snapshot = build && takeSnapshot(handle, build);
-    if (!snapshot) throw new Error('the garden has been begun');
-    const workbench = new Workbench(snapshot);
-    const { label, diff } = addZone(workbench, name, workbench.rootZone.id, {
-      newId,
-      now: clock().toISOString(),
-    });
-    must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, clock()));
+    const workbench = stater.workbench();
+    stater.act(addZone(workbench, name, workbench.rootZone.id, stater.source()));
   }
   tell(handle, build, GARDEN_STORY, newId, clock);
   fitGarden(handle, build, newId, clock);
@@ -207,8 +202,7 @@ function garden(handle: Handle, newId: () => string, clock: Clock): BuildId | un
 
 /** The house's owner counts what is in the trays, and buys the rest. */
 function buys(handle: Handle, build: BuildId | undefined, newId: () => string, clock: Clock): void {
-  const snapshot = build && takeSnapshot(handle, build);
-  if (!snapshot) throw new Error('a build that buys is there');
-  const { label, diff } = setElsewhere(new Workbench(snapshot), 'bought');
-  must(perform(handle, { id: asId<ActionId>(newId()), scope: build, label, diff }, clock()));
+  if (!build) throw new Error('a build that buys is there');
+  const stater = new Stater(handle, build, newId, clock);
+  stater.act(setElsewhere(stater.workbench(), 'bought'));
 }

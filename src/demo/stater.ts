@@ -1,14 +1,17 @@
 import type { Command } from '../core/ledger';
-import { asId, type ActionId, type BuildId } from '../core/shared/ids';
+import { asId, type ActionId, type BuildId, type WhatIfId } from '../core/shared/ids';
 import type { Result } from '../core/shared/result';
-import type { Workbench } from '../core/workbench';
+import { Workbench } from '../core/workbench';
 import type { Handle } from '../data/database';
 import { perform } from '../server/perform';
-import { openWorkbench } from '../server/snapshot';
+import { openWorkbench, takeSnapshot } from '../server/snapshot';
 
 /** Does what the demo does to one build, through the same doors as a person's own work. */
 export class Stater {
-  /** Taken along from act to act, as a page does. Whoever works on the build otherwise meanwhile has a stater of his own. */
+  /**
+   * Taken along from act to act, as a page does: opened anew for each, counting was half of all the seeding. Whoever works
+   * on the build otherwise meanwhile has a stater of his own.
+   */
   private bench: Workbench | null = null;
 
   constructor(
@@ -22,6 +25,13 @@ export class Stater {
     this.bench ??= openWorkbench(this.handle, this.build) ?? null;
     if (!this.bench) throw new Error('the build is there');
     return this.bench;
+  }
+
+  /** The build as a what-if has it, opened anew. */
+  whatIf(id: WhatIfId): Workbench {
+    const snapshot = takeSnapshot(this.handle, this.build);
+    if (!snapshot) throw new Error('the build is there');
+    return new Workbench(snapshot, id);
   }
 
   zone(name: string) {

@@ -5,17 +5,15 @@ import {
   placeOrder,
   readLine,
   toBuy,
-  Workbench,
+  type Workbench,
   phasesOf,
 } from '../core/workbench';
 import type { Command, Source } from '@/core/ledger';
 import { added, joinDiffs, placeOf, type Entry, type Modification, type PriceOf } from '../core/ledger';
-import { asId, type ActionId, type BuildId, type PhaseId, type WhatIfId } from '../core/shared/ids';
+import { asId, type BuildId, type PhaseId, type WhatIfId } from '../core/shared/ids';
 import type { Handle } from '../data/database';
-import { perform } from '../server/perform';
-import { takeSnapshot } from '../server/snapshot';
 import { type Step } from './story';
-import { must } from './stater';
+import { must, Stater } from './stater';
 
 export type Clock = () => Date;
 
@@ -28,41 +26,14 @@ export function tell(
   clock: Clock,
 ): void {
   if (!build) throw new Error('a story needs a build');
-  const workbench = () => {
-    const snapshot = takeSnapshot(handle, build);
-    if (!snapshot) throw new Error(`no build ${build}`);
-    return snapshot;
-  };
-  // Taken along from step to step, as a page does: opened anew for each line, counting was a third of all the seeding.
-  let bench: Workbench | null = null;
-  const act = (command: Command) => {
-    const done = must(
-      perform(
-        handle,
-        { id: asId<ActionId>(newId()), scope: build, label: command.label.slice(0, 500), diff: command.diff },
-        clock(),
-      ),
-    );
-    bench?.apply(done.diff);
-  };
-  const source = (): Source => ({ newId, now: clock().toISOString() });
-  for (const step of story)
-    playStep(
-      step,
-      () => (bench ??= new Workbench(workbench())),
-      (w) => new Workbench(workbench(), w),
-      act,
-      source,
-    );
+  const stater = new Stater(handle, build, newId, clock);
+  for (const step of story) playStep(step, stater);
 }
 
-function playStep(
-  step: Step,
-  open: () => Workbench,
-  openWhatIf: (whatIf: WhatIfId) => Workbench,
-  act: (c: Command) => void,
-  source: () => Source,
-): void {
+function playStep(step: Step, stater: Stater): void {
+  const open = (): Workbench => stater.workbench();
+  const act = (command: Command): void => stater.act(command);
+  const source = (): Source => stater.source();
   const byTitle = (title: string): Modification => {
     const found = open().modifications.find((m) => m.title === title);
     if (!found) throw new Error(`the story has no modification ${title}`);
@@ -109,7 +80,7 @@ function playStep(
         label: `start what-if ${step.name}`,
         diff: added('whatIf', { id, build: open().build, name: step.name, note: '' }),
       });
-      for (const line of step.lines) log(openWhatIf(id), byTitle(step.modification), line, true);
+      for (const line of step.lines) log(stater.whatIf(id), byTitle(step.modification), line, true);
     }
   }
 }
