@@ -68,7 +68,7 @@ export function MeterDialog({ zone, onClose }: { zone: ZoneId | null; onClose: (
     {
       name: 'Connect or calibrate the meter',
       key: 'c',
-      run: () => void (state?.connected ? meter.calibrate() : meter.connect()),
+      run: () => void (busy || (state?.connected ? meter.calibrate() : meter.connect())),
     },
     { name: 'Read, or stop reading', key: ' ', run: () => (busy ? meter.stop() : void meter.read()) },
     { name: 'Keep the reading', key: 'Enter', run: keep },

@@ -54,7 +54,9 @@ export function RecolourTab({
   }, [workbench, plan, steps]);
   useTrying(tried, onTry);
   const commit = () => {
-    if (steps.length > 0) perform(planSteps(workbench, plan, steps, mapName(map), source()));
+    // The colours that were chosen stay where no zone is left to plan them in.
+    if (steps.length === 0) return;
+    perform(planSteps(workbench, plan, steps, mapName(map), source()));
     setPairs(new Map());
   };
   const roughly = plan.lots.reduce((s, l) => s + l.roughly, 0);

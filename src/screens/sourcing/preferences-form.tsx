@@ -46,7 +46,7 @@ export function PreferencesForm({
         else onRun();
       }}
     >
-      <Button look="main" type="submit" disabled={need.missing === 0}>
+      <Button look="main" type="submit" disabled={!busy && need.missing === 0}>
         {busy ? 'Stop, keep the best' : 'Find the best plan'} <Key>G</Key>
       </Button>
       <p className="text-faint text-[12px]">

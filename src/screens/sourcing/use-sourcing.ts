@@ -71,7 +71,14 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
       setStep('done');
     }, []),
   );
+  const putAway = useCallback(() => {
+    setAsked(null);
+    setStep('idle');
+    if (known.build !== null) void forgetPlan(known.build);
+  }, [known.build]);
   const run = useCallback(async () => {
+    // A key asks this too, where the button is not to be pressed. A plan for what was missing before is of no use.
+    if (need.missing === 0) return putAway();
     stopper.current?.abort();
     const mine = new AbortController();
     stopper.current = mine;
@@ -103,7 +110,7 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
     setAsked(solved.ok ? solved.value : null);
     setFailure(solved.ok ? null : solved.reason);
     setStep(solved.ok ? 'done' : 'failed');
-  }, [known, need, preferences, seconds, lists]);
+  }, [known, need, preferences, seconds, lists, putAway]);
   return {
     known,
     preferences,
@@ -151,11 +158,7 @@ export function useSourcing(need: WantedParts, known: KnownToSourcing) {
       return true;
     }, [asked, known.build]),
     /** Puts the plan away: it was ordered. */
-    putAway: useCallback(() => {
-      setAsked(null);
-      setStep('idle');
-      if (known.build !== null) void forgetPlan(known.build);
-    }, [known.build]),
+    putAway,
   };
 }
 
