@@ -10,14 +10,14 @@ export default defineConfig({
   globalSetup: './e2e/keep-demo.ts',
   // A shared machine may give a tenth of its speed for minutes: time is no part of what these tests say.
   timeout: 180_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 60_000 },
   workers: PORTS.length,
   reporter: process.env.CI ? 'line' : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
     // What a test holds back or loses on the way must pass by it: kept pages have a test of their own.
     serviceWorkers: 'block',
-    // What is not there after a minute does not come.
+    // What is not there after a minute does not come, here as above.
     actionTimeout: 60_000,
     launchOptions: {
       executablePath: CHROMIUM,

@@ -1,5 +1,5 @@
 import type { Metadata, Viewport } from 'next';
-import { connection } from 'next/server';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { preload } from 'react-dom';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
@@ -9,6 +9,8 @@ import { SettledPage } from '@/screens/settings';
 import { firstFonts } from '@/server/built-files';
 import { readSettled } from '@/server/settings';
 import { workspace, workspaceTrouble } from '@/server/workspace';
+import { Awake } from '@/ui/early/awake';
+import { KEEP_EARLY } from '@/ui/early/keep-early';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -20,7 +22,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Pages are rendered at each request, so that their scripts carry the nonce of the policy.
-  await connection();
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   for (const font of await firstFonts())
     preload(font, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   const settled = settledNow();
@@ -30,11 +32,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       {children}
       <CommandCentre />
       <KeepOffline />
+      <Awake />
     </>
   );
   return (
     <html lang="en" data-surround={settled?.settings.surround ?? 'as the system'}>
       <body>
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: KEEP_EARLY }} />
         <NuqsAdapter>{settled ? <SettledPage settled={settled}>{inside}</SettledPage> : inside}</NuqsAdapter>
       </body>
     </html>

@@ -5,6 +5,9 @@ import { cutRequest } from './cut';
 
 const unmetOf = (p: CutPlan) => p.unmet.reduce((n, u) => n + u.count, 0);
 
+/** Longer than a test may take: it passes where the word to stop is heard. */
+const STOPPED = 3600;
+
 describe('cutting in a thread', () => {
   it('proves a small problem, and tells only what is better', async () => {
     const problem = randomCut(31, { colours: 2, fields: 4, kinds: 6, count: 2 });
@@ -20,14 +23,12 @@ describe('cutting in a thread', () => {
   it('ends with the best so far when it is stopped, or its time is over', async () => {
     const problem = randomCut(32, { colours: 1, fields: 20, kinds: 24, count: 4 });
     const stopper = new AbortController();
-    const began = Date.now();
     const done = await cutRequest(
       problem,
-      { seconds: 200 },
+      { seconds: STOPPED },
       { signal: stopper.signal, onProgress: () => stopper.abort() },
     );
     if (!done.ok) throw new Error('not cut');
-    expect(Date.now() - began).toBeLessThan(100_000);
     expect(done.value.placed.length).toBeGreaterThan(0);
     expect(judgeCut(problem, done.value).fault).toBe(null);
     const short = await cutRequest(problem, { seconds: 0.3 });

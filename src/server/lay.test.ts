@@ -5,6 +5,9 @@ import { layRequest, type LayProgress } from './lay';
 
 const scoreOf = (p: LayPlan) => ({ ...p, pieces: p.pieces.length });
 
+/** Longer than a test may take: it passes where the word to stop is heard. */
+const STOPPED = 3600;
+
 describe('laying in threads', () => {
   it('gives a plan that is right by the rules, and says so when it is the best', async () => {
     for (const problem of [randomWalls(3, { length: 10, courses: 4 }), randomFloor(3, 8, 6)]) {
@@ -33,10 +36,9 @@ describe('laying in threads', () => {
   it('ends in its time with the best so far, and when it is stopped', async () => {
     const large = randomFloor(5, 40, 30);
     const stopper = new AbortController();
-    const began = Date.now();
     const going = layRequest(
       large,
-      { seconds: 60 },
+      { seconds: STOPPED },
       {
         signal: stopper.signal,
         onProgress: () => stopper.abort(),
@@ -49,7 +51,6 @@ describe('laying in threads', () => {
       fault: null,
       unfilled: done.value.unfilled,
     });
-    expect(Date.now() - began).toBeLessThan(55_000);
   });
 
   it('makes the same plan every time for so many steps', async () => {

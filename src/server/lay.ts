@@ -1,6 +1,7 @@
 import { compareScores, type LayOptions, type LayPlan, type LayProblem, type LayScore } from '@/core/fit/lay';
 import { fail, ok, type Result } from '@/core/shared/result';
 import type { FromThread } from '@/workers/sourcing/messages';
+import { Deadline } from './threads/deadline';
 import { MOST_THREADS, solverLine, startJob, type Job } from './threads/solver-pool';
 
 /** How far a laying has come. */
@@ -37,7 +38,8 @@ export async function layRequest(
   const leave = await solverLine.enter(listener.signal, listener.onPlace);
   if (!leave) return fail({ fault: listener.signal?.aborted ? 'stopped' : 'busy' });
   try {
-    return ok(await new LayRun(problem, options, listener).run());
+    const plan = await new LayRun(problem, options, listener).run();
+    return plan ? ok(plan) : fail({ fault: 'stopped' });
   } finally {
     leave();
   }
@@ -52,6 +54,7 @@ class LayRun {
   private readonly began = Date.now();
   private readonly seconds: number;
   private finish: () => void = () => {};
+  private deadline: Deadline | undefined;
 
   constructor(
     private readonly problem: LayProblem,
@@ -61,7 +64,8 @@ class LayRun {
     this.seconds = options.seconds ?? (options.iterations ? USUAL_SECONDS * 6 : USUAL_SECONDS);
   }
 
-  async run(): Promise<LayPlan> {
+  /** Null where it was stopped before anything was laid. */
+  async run(): Promise<LayPlan | null> {
     const over = new Promise<void>((done) => (this.finish = done));
     const { options, seconds, began, problem } = this;
     const ways =
@@ -82,11 +86,11 @@ class LayRun {
       job.hear((message) => this.hear(job, message));
     }
     const stop = () => this.stop();
-    const timer = setTimeout(stop, seconds * 1000);
+    this.deadline = new Deadline(seconds * 1000, stop);
     this.listener.signal?.addEventListener('abort', stop);
     if (this.listener.signal?.aborted) stop();
     await over;
-    clearTimeout(timer);
+    this.deadline.clear();
     this.listener.signal?.removeEventListener('abort', stop);
     for (const job of this.jobs) job.end(!this.busy.has(job));
     return this.plan();
@@ -116,6 +120,7 @@ class LayRun {
 
   private report(): void {
     if (!this.best) return;
+    this.deadline?.found();
     const { score, plan } = this.best;
     this.listener.onProgress?.({
       ...score,
@@ -130,10 +135,9 @@ class LayRun {
     setTimeout(() => this.finish(), PATIENCE_MS);
   }
 
-  private plan(): LayPlan {
+  private plan(): LayPlan | null {
     const seconds = (Date.now() - this.began) / 1000;
-    if (!this.best)
-      return { pieces: [], unfilled: 0, joints: 0, money: 0, bought: {}, proven: false, seconds };
+    if (!this.best) return null;
     const { plan, score } = this.best;
     const least = this.proven ? score.money : this.leastNow(score);
     return {

@@ -77,7 +77,8 @@ type ReadAnswer = { readonly fault: SourcingFault } | ReadWell;
 function readRequest(asked: Asked, signal: AbortSignal | undefined): Promise<ReadAnswer> {
   return new Promise((finish) => {
     const job = startJob({ role: 'read', ...asked });
-    let answer: ReadAnswer = { fault: { refused: 'not json' } };
+    // Where no thread says anything, it is not the request that is wrong.
+    let answer: ReadAnswer = { fault: { fault: 'busy' } };
     const end = (done: boolean) => {
       clearTimeout(timer);
       signal?.removeEventListener('abort', gone);

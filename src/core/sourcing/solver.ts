@@ -1,5 +1,5 @@
 import { seededRandom, type Random } from '../shared/random';
-import { byHandOf, cheapestEach, fewestSellers } from './by-hand';
+import { byHandOf, handPlans } from './by-hand';
 import { compile, type Compiled } from './compile';
 import { Branching } from './branching';
 import type { Choose } from './choice-floor';
@@ -61,14 +61,15 @@ export class Solver {
   constructor(
     readonly c: Compiled,
     private readonly options: SolverOptions,
+    /** What it begins with. */
+    hand = handPlans(c),
   ) {
     const reachable = reachableNeed(this.c);
     this.reachable = reachable;
     this.unreachable = this.c.need.reduce((n, q, lot) => n + q - reachable[lot]!, 0);
     this.random = seededRandom(options.seed);
-    const [each, fewest] = [cheapestEach(this.c), fewestSellers(this.c)];
-    this.byHand = byHandOf(each, fewest);
-    this.search = new Search(this.c, this.random, [each, fewest]);
+    this.byHand = byHandOf(hand);
+    this.search = new Search(this.c, this.random, [hand.each, hand.fewest]);
     this.choicePlans = new ChoicePlans(this.search);
     this.isLimited = c.maxSellers < c.sellers;
   }

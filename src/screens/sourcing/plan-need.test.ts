@@ -65,6 +65,7 @@ describe('a solve, heard line by line', () => {
     [{ fault: 'too many offers', offers: 9 }, 'not taken'],
     [{ refused: 'shape', where: 'lots', says: 'is missing' }, 'not taken'],
     [{ refused: 'failed' }, 'server'],
+    [{ fault: 'failed' }, 'server'],
   ])('tells %j as %s, and not as a market that is silent', async (reason, failure) => {
     answering([{ place: 1 }, { reason }]);
     expect(await planNeed(question, never)).toEqual({ ok: false, reason: failure });

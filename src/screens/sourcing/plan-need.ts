@@ -80,7 +80,7 @@ export async function planNeed(
 
 function failureOf({ fault, refused }: NonNullable<Said['reason']>): PlanFailure {
   if (fault === 'busy' || fault === 'stopped' || fault === 'market') return fault;
-  return refused === 'failed' ? 'server' : 'not taken';
+  return fault === 'failed' || refused === 'failed' ? 'server' : 'not taken';
 }
 
 /** What the sellers say when they are asked once more for what a plan buys. */

@@ -28,7 +28,8 @@ import { marketOf, rememberMarket } from './runs';
 import type { RunListener } from './stream-run';
 
 export type PlanRequest = z.infer<typeof planRequestSchema>;
-export type PlanFault = SourcingFault | { readonly fault: 'market' };
+/** `market`: the sellers do not answer; `failed`: the threads broke before they had any plan. */
+export type PlanFault = SourcingFault | { readonly fault: 'market' | 'failed' };
 
 /** How often sellers are asked before they are said not to answer: networks fail now and then. */
 const TRIES = 4;
@@ -82,6 +83,8 @@ export async function planNeed(
   const solved = await solveRequest(new TextEncoder().encode(JSON.stringify(asked)), listener);
   if (!solved.ok) return solved;
   const plan = solved.value;
+  // That nothing is bought, for nothing, is not what the need comes to.
+  if (plan.status === 'gaveUp') return fail({ fault: listener.signal.aborted ? 'stopped' : 'failed' });
   return ok({
     run: request.run,
     market: shownMarket(market, plan, wish, lots),

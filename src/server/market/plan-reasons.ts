@@ -54,6 +54,7 @@ export async function planReasons(
     }
     // One that was stopped half way says nothing that can be relied on.
     if (signal.aborted) break;
+    if (solved.value.status === 'gaveUp') return fail({ fault: 'failed' });
     const reason = reasonOf(plan, one, solved.value);
     if (reason.better && isBest(request.like, solved.value))
       rememberBetter(request.like, {

@@ -1,6 +1,7 @@
 import type { BuyingPlan } from '@/core/sourcing';
 import type { Asked, FromThread, ReadOptions, Role } from '@/workers/sourcing/messages';
 import { rolesFor } from '@/workers/sourcing/roles';
+import { Deadline } from './deadline';
 import { isBetterPlan, type FoundPlan } from './found-plans';
 import { MOST_THREADS, startJob, type Job } from './solver-pool';
 
@@ -32,7 +33,7 @@ export class Solve {
   private finish: () => void = () => {};
   private jobs: Job[] = [];
   private busy = new Set<Job>();
-  private timer: NodeJS.Timeout | undefined;
+  private deadline: Deadline | undefined;
   private readonly seconds: number;
   private release: () => void = () => {};
   /** Done when its threads have been given back. */
@@ -57,7 +58,7 @@ export class Solve {
   async run(before: FoundPlan | undefined): Promise<BuyingPlan> {
     const over = new Promise<void>((finish) => (this.finish = finish));
     const left = this.began + this.seconds * 1000 - Date.now();
-    this.timer = setTimeout(this.end, Math.max(0, left) + PATIENCE_MS);
+    this.deadline = new Deadline(Math.max(0, left) + PATIENCE_MS, this.end);
     this.listener.signal?.addEventListener('abort', this.stop);
     this.jobs = this.roles().map((role, i) => this.startRole(role, i));
     this.busy = new Set(this.jobs);
@@ -111,6 +112,7 @@ export class Solve {
 
   private report(): void {
     if (!this.best) return;
+    this.deadline?.found();
     this.listener.onProgress?.({
       cost: this.best.plan.cost,
       floor: Math.min(this.floor, this.best.plan.cost),
@@ -128,7 +130,7 @@ export class Solve {
   private readonly end = (): void => {
     if (this.ended) return;
     this.ended = true;
-    clearTimeout(this.timer);
+    this.deadline?.clear();
     this.listener.signal?.removeEventListener('abort', this.stop);
     this.busy.forEach((j) => j.say({ say: 'stop' }));
     this.finish();

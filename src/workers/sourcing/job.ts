@@ -1,6 +1,6 @@
 import { receiveMessageOnPort } from 'node:worker_threads';
 import type { Problem } from '@/core/sourcing';
-import { byHandOf, cheapestEach } from '@/core/sourcing/by-hand';
+import { byHandOf, handPlans, type HandPlans } from '@/core/sourcing/by-hand';
 import type { Compiled } from '@/core/sourcing/compile';
 import { planOf } from '@/core/sourcing/plan';
 import { Solver } from '@/core/sourcing/solver';
@@ -23,26 +23,27 @@ export class Job {
   constructor(readonly task: Task) {
     const { compiled, problem } = problemOf(task);
     [this.compiled, this.problem] = [compiled, problem];
-    this.tellFirst();
+    const hand = handPlans(compiled);
+    this.tellFirst(hand);
     const { seed, seconds, role } = task;
     const floor = floorFor(role, compiled.offers, seconds);
     // By steps nothing is timed, so that they come out alike everywhere.
     const isTimed = role !== 'steps';
-    this.solver = new Solver(compiled, {
+    const options = {
       seed,
       trialDonors: role === 'trial',
       boundSteps: isTimed ? floor.steps : Math.min(600, Math.ceil(task.iterations / 10)),
       boundTime: isTimed ? { now: () => performance.now() / 1000, seconds: floor.seconds } : undefined,
-    });
+    };
+    this.solver = new Solver(compiled, options, hand);
     this.tellBest();
   }
 
   /** A plan at once: should the time be over before the search has begun, there is one to give. */
-  private tellFirst(): void {
+  private tellFirst(hand: HandPlans): void {
     if (this.task.role === 'floor') return;
-    const each = cheapestEach(this.compiled);
-    const first = each.save();
-    const byHand = byHandOf(each, each);
+    const first = (hand.each.score <= hand.fewest.score ? hand.each : hand.fewest).save();
+    const byHand = byHandOf(hand);
     const plan = planOf(this.compiled, this.problem, first, { status: 'bestSoFar', floor: 0, byHand });
     this.tell({ say: 'better', saved: first, plan, whole: false });
   }

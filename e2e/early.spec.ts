@@ -1,0 +1,61 @@
+import { expect, test, type Page } from './test';
+
+/** Opens a page whose program is held back; gives what lets it come. */
+async function openAsleep(page: Page, path: string): Promise<() => void> {
+  let wake: () => void = () => {};
+  const held = new Promise<void>((done) => (wake = done));
+  await page.route(/\/_next\/static\/.*\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(path, { waitUntil: 'commit' });
+  return wake;
+}
+
+test('what is pressed and typed while a page is not awake is done as soon as it is', async ({ page }) => {
+  const wake = await openAsleep(page, '/import');
+  const block = page.locator('textarea').first();
+  await page.getByRole('button', { name: 'Put in an example, typed' }).click();
+  await expect(block).toHaveValue('');
+  wake();
+  await expect(block).not.toHaveValue('');
+  await expect(page.getByRole('button', { name: 'Read the block' })).toBeEnabled();
+});
+
+test('a block that is typed before the page is awake can be read', async ({ page }) => {
+  const wake = await openAsleep(page, '/import');
+  await page.locator('textarea').first().pressSequentially('2 brick 2x4 white');
+  await expect(page.getByRole('button', { name: 'Read the block' })).toBeDisabled();
+  wake();
+  await page.getByRole('button', { name: 'Read the block' }).click();
+  await expect(page.getByText(/2 pieces in 1 row will be imported/)).toBeVisible();
+});
+
+test('a tick and a choice that were made early are kept', async ({ page }) => {
+  const wake = await openAsleep(page, '/settings');
+  const letters = page.getByLabel('single letters are commands');
+  const isOn = await letters.isChecked();
+  await letters.click();
+  await page.getByLabel('Surround').selectOption('dark');
+  wake();
+  await expect(page.locator('html')).toHaveAttribute('data-surround', 'dark');
+  await expect(letters).toBeChecked({ checked: !isOn });
+  await expect(page.getByRole('button', { name: /^Undo/ }).first()).toBeEnabled();
+  await page.reload();
+  await expect(page.getByLabel('Surround')).toHaveValue('dark');
+  await expect(letters).toBeChecked({ checked: !isOn });
+});
+
+test('a tab that was pressed early is the one that is shown', async ({ page }) => {
+  await page.goto('/');
+  const parts = await page
+    .getByRole('link', { name: /Lightkeeper's garden/ })
+    .first()
+    .getAttribute('href');
+  const wake = await openAsleep(page, `${parts}/parts`);
+  const tab = page.getByRole('tablist', { name: 'Parts' }).getByRole('tab', { name: 'Buying plan' });
+  await tab.click();
+  await expect(tab).toHaveAttribute('aria-selected', 'false');
+  wake();
+  await expect(tab).toHaveAttribute('aria-selected', 'true');
+});

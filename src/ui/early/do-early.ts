@@ -1,0 +1,44 @@
+import type { Field } from './keep-early';
+
+/**
+ * Does what was typed and pressed before the page was awake, in the order in which it has to be: a form before its button.
+ * One after another, as hands do: what the first changes has been drawn when the next comes.
+ */
+export async function doEarly(): Promise<void> {
+  const early = window.evarnEarly;
+  if (!early) return;
+  window.evarnEarly = undefined;
+  early.stop();
+  for (const [field, value] of early.typed) {
+    if (field.isConnected) put(field, value);
+    await drawn();
+  }
+  if (early.pressed?.isConnected) press(early.pressed);
+}
+
+const drawn = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+
+/** React hears of a value only where it differs from the last that was put in by the program: another one goes before. */
+function put(field: Field, value: string | boolean): void {
+  if (typeof value === 'boolean') {
+    if (!(field instanceof HTMLInputElement)) return;
+    field.checked = !value;
+    field.click();
+    return;
+  }
+  if (!(field instanceof HTMLSelectElement)) field.value = '';
+  const { set } = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value') ?? {};
+  set?.call(field, value);
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+}
+
+/** Some things open as they are pressed down, others as they are let go. */
+function press(button: Element): void {
+  const how = { bubbles: true, cancelable: true, button: 0, view: window };
+  button.dispatchEvent(new PointerEvent('pointerdown', { ...how, pointerType: 'mouse', isPrimary: true }));
+  button.dispatchEvent(new MouseEvent('mousedown', how));
+  button.dispatchEvent(new PointerEvent('pointerup', { ...how, pointerType: 'mouse', isPrimary: true }));
+  button.dispatchEvent(new MouseEvent('mouseup', how));
+  button.dispatchEvent(new MouseEvent('click', how));
+}

@@ -1,0 +1,77 @@
+// @vitest-environment happy-dom
+import { act, cleanup, render } from '@testing-library/react';
+import { useState } from 'react';
+import { renderToString } from 'react-dom/server';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { Awake } from './awake';
+import { keepEarly } from './keep-early';
+
+/** A form as a screen has it: what is typed and ticked is told by the program, and sending it too. */
+function Form({ sent }: { readonly sent: (said: string) => void }) {
+  const [line, setLine] = useState('');
+  const [sure, setSure] = useState(false);
+  const [zone, setZone] = useState('wall');
+  return (
+    <form onSubmit={(e) => (e.preventDefault(), sent(`${line} ${String(sure)} ${zone}`))}>
+      <input type="text" value={line} onChange={(e) => setLine(e.target.value)} />
+      <input type="checkbox" checked={sure} onChange={(e) => setSure(e.target.checked)} />
+      <select value={zone} onChange={(e) => setZone(e.target.value)}>
+        <option>wall</option>
+        <option>roof</option>
+      </select>
+      <button disabled={line === ''}>Log</button>
+      <button type="button" onClick={() => sent('other')}>
+        Other
+      </button>
+      <Awake />
+    </form>
+  );
+}
+
+const sent = vi.fn<(said: string) => void>();
+const at = <T extends Element>(selector: string) => document.querySelector<T>(selector)!;
+const has = (field: Element) => field.dispatchEvent(new Event('input', { bubbles: true }));
+
+/** The program has come, and done what was waiting for it. */
+async function wake() {
+  render(<Form sent={sent} />, { container: document.body, hydrate: true });
+  await act(() => new Promise((done) => setTimeout(done, 30)));
+}
+
+beforeEach(() => {
+  sent.mockClear();
+  document.body.innerHTML = renderToString(<Form sent={sent} />);
+  keepEarly();
+});
+afterEach(cleanup);
+
+it('what was typed, ticked and chosen is what the program has when it comes', async () => {
+  at<HTMLInputElement>('[type=text]').value = '-2 brick';
+  has(at('[type=text]'));
+  at<HTMLInputElement>('[type=checkbox]').click();
+  at<HTMLSelectElement>('select').value = 'roof';
+  has(at('select'));
+  await wake();
+  act(() => at<HTMLButtonElement>('button').click());
+  expect(sent.mock.calls).toEqual([['-2 brick true roof']]);
+});
+
+it('the button that was pressed last is pressed once, and its form is not sent by the browser', async () => {
+  const left = vi.fn((e: Event) => expect(e.defaultPrevented).toBe(true));
+  document.addEventListener('submit', left);
+  at<HTMLInputElement>('[type=text]').value = '+1 tile';
+  has(at('[type=text]'));
+  at<HTMLButtonElement>('[type=button]').click();
+  at('form').dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+  document.removeEventListener('submit', left);
+  expect(left).toHaveBeenCalledOnce();
+  await wake();
+  expect(sent.mock.calls).toEqual([['other']]);
+});
+
+it('once the page is awake nothing is kept, and nothing done twice', async () => {
+  await wake();
+  act(() => at<HTMLButtonElement>('[type=button]').click());
+  expect(sent.mock.calls).toEqual([['other']]);
+  expect(window.evarnEarly).toBe(undefined);
+});
