@@ -40,7 +40,10 @@ async function compilePackages(want) {
   const headers = fs.existsSync('/usr/include/node/node.h')
     ? { npm_package_config_node_gyp_nodedir: '/usr' }
     : {};
-  const code = await saying('compiling', () => npm(['rebuild'], { env: { JOBS: 'max', ...headers } }));
+  // Half the wait of the compiler's most careful way, which would make SQLite itself five to ten percent quicker.
+  const { CFLAGS = '-O1', CXXFLAGS = '-O1' } = process.env;
+  const env = { JOBS: 'max', CFLAGS, CXXFLAGS, ...headers };
+  const code = await saying('compiling', () => npm(['rebuild'], { env }));
   if (code === 0) fs.writeFileSync(STAMP, want);
   else sayNotInstalled();
   return code;
