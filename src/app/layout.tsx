@@ -10,7 +10,6 @@ import { firstFonts } from '@/server/built-files';
 import { readSettled } from '@/server/settings';
 import { workspace, workspaceTrouble } from '@/server/workspace';
 import { Awake } from '@/ui/early/awake';
-import { KEEP_EARLY } from '@/ui/early/keep-early';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -32,13 +31,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       {children}
       <CommandCentre />
       <KeepOffline />
-      <Awake />
     </>
   );
   return (
     <html lang="en" data-surround={settled?.settings.surround ?? 'as the system'}>
       <body>
-        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: KEEP_EARLY }} />
+        <Awake nonce={nonce} />
         <NuqsAdapter>{settled ? <SettledPage settled={settled}>{inside}</SettledPage> : inside}</NuqsAdapter>
       </body>
     </html>

@@ -9,6 +9,8 @@ export async function doEarly(): Promise<void> {
   if (!early) return;
   window.evarnEarly = undefined;
   early.stop();
+  // All else that happens as a page wakes up comes first.
+  await drawn();
   for (const [field, value] of early.typed) {
     if (field.isConnected) put(field, value);
     await drawn();

@@ -22,35 +22,30 @@ declare global {
  * goes before everything else as a script of its own: nothing from outside may be used in here.
  */
 export function keepEarly(): void {
+  const kinds = ['click', 'submit', 'input'];
+  const keep = (event: Event) => {
+    if (event.type === 'input') {
+      const field = event.target as Field;
+      // Files that were chosen stay with their field, and cannot be put there.
+      if (field.type !== 'file')
+        early.typed.set(
+          field,
+          /checkbox|radio/.test(field.type) ? (field as HTMLInputElement).checked : field.value,
+        );
+      return;
+    }
+    const button = event.type === 'click' ? (event.target as Element).closest('button') : null;
+    if (event.type === 'click' && !button) return;
+    // The browser would send the form, and leave the page.
+    event.preventDefault();
+    early.pressed = button ?? early.pressed;
+  };
   const early: Early = {
     pressed: null,
     typed: new Map(),
-    stop: () => {
-      document.removeEventListener('click', onClick, true);
-      document.removeEventListener('submit', onSubmit, true);
-      document.removeEventListener('input', onInput, true);
-    },
+    stop: () => kinds.forEach((kind) => document.removeEventListener(kind, keep, true)),
   };
-  const onClick = (event: Event) => {
-    const button = event.target instanceof Element ? event.target.closest('button') : null;
-    if (!button) return;
-    // The browser would send its form, and leave the page.
-    event.preventDefault();
-    early.pressed = button;
-  };
-  const onSubmit = (event: Event) => event.preventDefault();
-  const onInput = (event: Event) => {
-    const field = event.target as Field;
-    // Files that were chosen stay with their field, and cannot be put there.
-    if (field.type === 'file') return;
-    early.typed.set(
-      field,
-      'checked' in field && /checkbox|radio/.test(field.type) ? field.checked : field.value,
-    );
-  };
-  document.addEventListener('click', onClick, true);
-  document.addEventListener('submit', onSubmit, true);
-  document.addEventListener('input', onInput, true);
+  kinds.forEach((kind) => document.addEventListener(kind, keep, true));
   window.evarnEarly = early;
 }
 
