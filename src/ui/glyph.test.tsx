@@ -22,6 +22,27 @@ describe('a drawn part', () => {
     expect(new Set(fills).size).toBeGreaterThanOrEqual(3);
   });
 
+  it('has no number finer than can be seen, in any mark: a page has dozens', () => {
+    for (const mark of MARKS) {
+      const drawing = (
+        <Glyph element={el('brick 1x3', 'kelp')} was={el('brick 1x3', 'ash')} mark={mark} size={34} />
+      );
+      expect(draw(drawing)).not.toMatch(/\.\d{4}/);
+    }
+  });
+
+  it('weighs little however many studs it has: where their sides cannot be seen they are left out', () => {
+    const [large, small] = [340, 34].map((size) =>
+      draw(<Glyph element={el('plate 16x16', 'ash')} size={size} />),
+    );
+    expect(small!.length).toBeLessThan(25_000);
+    expect(large!.length).toBeGreaterThan(2 * small!.length);
+    // Every stud is still there.
+    expect(small!.match(/a[\d.]+ [\d.]+ 0 1 0 [\d.]+ 0a/g)).toHaveLength(256);
+    const few = draw(<Glyph element={el('brick 2x4', 'ash')} size={34} />);
+    expect(few.match(/<path/g)!.length).toBeGreaterThan(4);
+  });
+
   it('is drawn for every family, in every finish, without a broken number', () => {
     for (const family of FAMILIES)
       for (const colour of ['chalk', 'clear-sky', 'brass', 'glow-worm', 'moonstone']) {

@@ -3,6 +3,7 @@
 import { memo, useId } from 'react';
 import type { Colour } from '@/core/colour';
 import {
+  drawn,
   drawPart,
   elementName,
   paintPart,
@@ -40,9 +41,9 @@ export const Glyph = memo(function Glyph({ element, mark = 'in', was, size = 38,
   const [x, y, w, h] = drawing.box;
   const scale = Math.min((size - 4) / w, (size - 4) / h, (PIXELS_PER_STUD * size) / 38);
   const box = size / scale;
-  const view = `${x + w / 2 - box / 2} ${y + h / 2 - box / 2} ${box} ${box}`;
+  const view = [x + w / 2 - box / 2, y + h / 2 - box / 2, box, box].map(drawn).join(' ');
   const said = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
-  const stroke = 1 / scale;
+  const stroke = drawn(1 / scale);
   const before = was ? splitElementKey(was) : undefined;
   return (
     <svg width={size} height={size} viewBox={view} className="shrink-0 overflow-visible" {...said}>
@@ -59,7 +60,7 @@ export const Glyph = memo(function Glyph({ element, mark = 'in', was, size = 38,
           d={drawing.printMark}
           fill="none"
           stroke={inkOn(palette.get(colour))}
-          strokeWidth={1.4 * stroke}
+          strokeWidth={drawn(1.4 * stroke)}
         />
       )}
       {mark === 'placeholder' && <Hatch id={id} drawing={drawing} stroke={stroke} />}
@@ -68,6 +69,15 @@ export const Glyph = memo(function Glyph({ element, mark = 'in', was, size = 38,
       )}
     </svg>
   );
+});
+
+/** Studs to a pixel from which the sides of a stud are less than half a pixel: of a plate 16x16 they only weigh, 40 kB. */
+const SMALL = 0.33;
+
+/** A drawing whose studs are seen from above alone. */
+const withoutSides = (drawing: Drawing): Drawing => ({
+  ...drawing,
+  faces: drawing.faces.filter((f) => !f.stud || f.light > 1),
 });
 
 function Solid({
@@ -79,15 +89,15 @@ function Solid({
   colour: Colour | undefined;
   stroke: number;
 }) {
-  const { faces, edge, opacity } = paintPart(drawing, colour);
+  const { faces, edge, opacity } = paintPart(stroke > SMALL ? withoutSides(drawing) : drawing, colour);
   return (
-    <g strokeLinejoin="round" stroke={edge} strokeWidth={0.8 * stroke} fillOpacity={opacity}>
+    <g strokeLinejoin="round" stroke={edge} strokeWidth={drawn(0.8 * stroke)} fillOpacity={opacity}>
       {faces.map((f, i) => (
         <path
           key={i}
           d={f.d}
           fill={f.fill}
-          strokeWidth={f.stud && drawing.studs > 20 ? (16 * stroke) / drawing.studs : undefined}
+          strokeWidth={f.stud && drawing.studs > 20 ? drawn((16 * stroke) / drawing.studs) : undefined}
         />
       ))}
     </g>
@@ -99,8 +109,8 @@ function Outline({ drawing, stroke }: { drawing: Drawing; stroke: number }) {
     <g
       fill="none"
       stroke="currentColor"
-      strokeWidth={1.1 * stroke}
-      strokeDasharray={`${2.6 * stroke} ${1.9 * stroke}`}
+      strokeWidth={drawn(1.1 * stroke)}
+      strokeDasharray={`${drawn(2.6 * stroke)} ${drawn(1.9 * stroke)}`}
     >
       {drawing.faces.map((f, i) => (
         <path key={i} d={f.d} />
@@ -122,7 +132,9 @@ function Half({
   stroke: number;
 }) {
   const [x, y, w, h] = drawing.box;
-  const cut = `M${x} ${y}H${x + w * 0.62}L${x + w * 0.38} ${y + h}H${x}Z`;
+  const [from, to] = [drawn(x + w * 0.38), drawn(x + w * 0.62)];
+  const [left, top, bottom] = [drawn(x), drawn(y), drawn(y + h)];
+  const cut = `M${left} ${top}H${to}L${from} ${bottom}H${left}Z`;
   return (
     <>
       <clipPath id={`${id}c`}>
@@ -131,13 +143,13 @@ function Half({
       <g clipPath={`url(#${id}c)`}>
         <Solid drawing={drawing} colour={colour} stroke={stroke} />
       </g>
-      <path d={`M${x + w * 0.62} ${y}L${x + w * 0.38} ${y + h}`} stroke="currentColor" strokeWidth={stroke} />
+      <path d={`M${to} ${top}L${from} ${bottom}`} stroke="currentColor" strokeWidth={stroke} />
     </>
   );
 }
 
 function Hatch({ id, drawing, stroke }: { id: string; drawing: Drawing; stroke: number }) {
-  const gap = 4 * stroke;
+  const gap = drawn(4 * stroke);
   return (
     <>
       <pattern
@@ -147,7 +159,7 @@ function Hatch({ id, drawing, stroke }: { id: string; drawing: Drawing; stroke: 
         patternUnits="userSpaceOnUse"
         patternTransform="rotate(45)"
       >
-        <path d={`M0 0V${gap}`} stroke="#161616" strokeWidth={1.5 * stroke} />
+        <path d={`M0 0V${gap}`} stroke="#161616" strokeWidth={drawn(1.5 * stroke)} />
       </pattern>
       {drawing.faces.map((f, i) => (
         <path key={i} d={f.d} fill={`url(#${id}h)`} fillOpacity={0.75} />
@@ -167,15 +179,15 @@ function Badge({
   cy: number;
   unit: number;
 }) {
-  const r = 5 * unit;
-  const [x, y] = [cx - r - unit, cy + r + unit];
+  const r = drawn(5 * unit);
+  const [x, y] = [drawn(cx - r - unit), drawn(cy + r + unit)];
   return (
-    <g fill="none" stroke="currentColor" strokeWidth={1.5 * unit}>
-      {mark !== 'moved' && <circle cx={x} cy={y} r={r * 0.85} />}
-      {mark === 'hidden' && <circle cx={x} cy={y} r={r * 0.25} fill="currentColor" />}
+    <g fill="none" stroke="currentColor" strokeWidth={drawn(1.5 * unit)}>
+      {mark !== 'moved' && <circle cx={x} cy={y} r={drawn(r * 0.85)} />}
+      {mark === 'hidden' && <circle cx={x} cy={y} r={drawn(r * 0.25)} fill="currentColor" />}
       {mark === 'moved' && (
         <path
-          d={`M${x - r} ${y}H${x + r}M${x + r * 0.3} ${y - r * 0.6}L${x + r} ${y}L${x + r * 0.3} ${y + r * 0.6}`}
+          d={`M${drawn(x - r)} ${y}H${drawn(x + r)}m${drawn(-0.7 * r)} ${drawn(-0.6 * r)}l${drawn(0.7 * r)} ${drawn(0.6 * r)}l${drawn(-0.7 * r)} ${drawn(0.6 * r)}`}
         />
       )}
     </g>

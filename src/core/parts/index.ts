@@ -6,7 +6,7 @@ export type { ElementKey, Part } from './part';
 export { partOf, readPartName, singular } from './read-part-name';
 export type { ReadName } from './read-part-name';
 export { byElementName, elementSearch, saysWords, searchWords, sortedByName } from './search';
-export { drawPart } from './solids/draw';
+export { drawn, drawPart } from './solids/draw';
 export type { Drawing, DrawnFace } from './solids/draw';
 export { substitutesFor } from './substitutes';
 export type { Substitute, Weakness } from './substitutes';

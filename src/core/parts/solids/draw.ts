@@ -74,7 +74,10 @@ function studsOf(part: Part, { x, y, z }: Extent): Shape[] {
 }
 
 const range = (n: number): number[] => Array.from({ length: n }, (_, i) => i);
-const fix = (n: number): string => String(Math.round(n * 1000) / 1000);
+/** A length in studs as it is drawn: finer than a thousandth is seen by nobody, and weighs. */
+export const drawn = (studs: number): number => Math.round(studs * 1000) / 1000;
+
+const fix = (n: number): string => String(drawn(n));
 const pathOf = (points: readonly Point[]): string =>
   `M${points.map(([x, y]) => `${fix(x)} ${fix(y)}`).join('L')}Z`;
 
