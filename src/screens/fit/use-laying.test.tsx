@@ -3,38 +3,15 @@ import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { quickLaying, type LayPlan, type LayProblem } from '@/core/fit/lay';
 import { randomWalls } from '@/core/testing/laying';
+import { streamedRuns } from '../testing/streamed-runs';
 import { useLaying } from './use-laying';
 
 const problem = randomWalls(3, { length: 10, courses: 4 });
 const other = randomWalls(5, { length: 10, courses: 4 });
 const first = (of: LayProblem) => quickLaying(of).plan({ proven: false, seconds: 0 });
 
-/** Runs that were asked for, each with the way to answer it; and those that were told to stop. */
-let runs: { name: string; problem: LayProblem; signal: AbortSignal; say: (line: object) => void }[] = [];
-let stopped: string[] = [];
-
-beforeEach(() => {
-  [runs, stopped] = [[], []];
-  vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
-    if (init.method === 'DELETE') {
-      stopped.push(path);
-      return new Response('{}');
-    }
-    let say = (_: object) => {};
-    const body = new ReadableStream<Uint8Array>({
-      start: (controller) => {
-        say = (line) => {
-          controller.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`));
-          if ('plan' in line) controller.close();
-        };
-      },
-    });
-    const asked = JSON.parse(init.body as string) as { problem: LayProblem };
-    const name = (init.headers as Record<string, string>)['x-run']!;
-    runs.push({ name, problem: asked.problem, signal: init.signal!, say: (line) => say(line) });
-    return new Response(body);
-  });
-});
+let { runs, stopped } = streamedRuns<LayProblem>();
+beforeEach(() => ({ runs, stopped } = streamedRuns()));
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
@@ -84,6 +61,17 @@ describe('a laying that gets better', () => {
     await waitFor(() => expect(runs).toHaveLength(2));
     act(() => runs[1]!.say(answer({})));
     await waitFor(() => expect(result.current.step).toBe('done'));
+  });
+
+  it('that is stopped while it waits in the line has not failed: the first one stands', async () => {
+    const { result } = laying(problem);
+    await waitFor(() => expect(runs).toHaveLength(1));
+    act(() => runs[0]!.say({ place: 1 }));
+    await waitFor(() => expect(result.current.step).toBe('waiting'));
+    act(() => result.current.stop());
+    act(() => runs[0]!.say({ reason: { fault: 'stopped' } }));
+    await waitFor(() => expect(result.current.step).toBe('stopped'));
+    expect(result.current.laying?.pieces).toEqual(first(problem).pieces);
   });
 
   it('keeps the first one, and says so, where the server does not answer', async () => {

@@ -171,7 +171,8 @@ async function listen(
           laying: { ...plan, least: floor?.money ?? null },
         });
       }
-      if (said.reason) tell({ step: 'failed' });
+      // Stopped before there was one, in the line say: nothing has failed.
+      if (said.reason) tell({ step: run.stopped ? 'stopped' : 'failed' });
     }
   } catch {
     tell({ step: 'failed' });

@@ -8,17 +8,18 @@ export async function doEarly(): Promise<void> {
   const early = window.evarnEarly;
   if (!early) return;
   window.evarnEarly = undefined;
-  early.stop();
-  // All else that happens as a page wakes up comes first.
-  await drawn();
+  early.stop(['click', 'submit']);
+  // All else that happens as a page wakes up comes first. Who types meanwhile is not overtaken by what they had before.
+  await nextTask();
   for (const [field, value] of early.typed) {
     if (field.isConnected) put(field, value);
-    await drawn();
+    await nextTask();
   }
+  early.stop(['input']);
   if (early.pressed?.isConnected) press(early.pressed);
 }
 
-const drawn = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+const nextTask = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
 /** React hears of a value only where it differs from the last that was put in by the program: another one goes before. */
 function put(field: Field, value: string | boolean): void {

@@ -69,6 +69,18 @@ it('the button that was pressed last is pressed once, and its form is not sent b
   expect(sent.mock.calls).toEqual([['other']]);
 });
 
+it('who goes on typing as the page wakes up keeps every letter', async () => {
+  const line = at<HTMLInputElement>('[type=text]');
+  line.value = '-2 br';
+  has(line);
+  render(<Form sent={sent} />, { container: document.body, hydrate: true });
+  line.value = '-2 brick';
+  act(() => void has(line));
+  await act(() => new Promise((done) => setTimeout(done, 30)));
+  act(() => at<HTMLButtonElement>('button').click());
+  expect(sent.mock.calls).toEqual([['-2 brick false wall']]);
+});
+
 it('once the page is awake nothing is kept, and nothing done twice', async () => {
   await wake();
   act(() => at<HTMLButtonElement>('[type=button]').click());

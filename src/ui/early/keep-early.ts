@@ -7,7 +7,8 @@ export interface Early {
   pressed: Element | null;
   /** What was typed and chosen, as it was then. */
   readonly typed: Map<Field, string | boolean>;
-  readonly stop: () => void;
+  /** Keeps no more of presses, and then of letters. */
+  readonly stop: (kinds: readonly string[]) => void;
 }
 
 declare global {
@@ -22,7 +23,6 @@ declare global {
  * goes before everything else as a script of its own: nothing from outside may be used in here.
  */
 export function keepEarly(): void {
-  const kinds = ['click', 'submit', 'input'];
   const keep = (event: Event) => {
     if (event.type === 'input') {
       const field = event.target as Field;
@@ -43,9 +43,9 @@ export function keepEarly(): void {
   const early: Early = {
     pressed: null,
     typed: new Map(),
-    stop: () => kinds.forEach((kind) => document.removeEventListener(kind, keep, true)),
+    stop: (kinds) => kinds.forEach((kind) => document.removeEventListener(kind, keep, true)),
   };
-  kinds.forEach((kind) => document.addEventListener(kind, keep, true));
+  ['click', 'submit', 'input'].forEach((kind) => document.addEventListener(kind, keep, true));
   window.evarnEarly = early;
 }
 

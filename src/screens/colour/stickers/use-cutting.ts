@@ -8,7 +8,8 @@ export type CuttingStep = 'first' | 'looking' | 'done' | 'stopped' | 'failed';
 
 interface Found {
   readonly key: string;
-  readonly plan: CutPlan;
+  /** Null = nothing better than the first was found. */
+  readonly plan: CutPlan | null;
   readonly step: CuttingStep;
 }
 
@@ -38,7 +39,9 @@ export function useCutting(problem: CutProblem | null) {
     run.current = { name: crypto.randomUUID(), stopped: false };
     const timer = window.setTimeout(() => {
       void listen(sound, run.current, mine.signal, (plan, step) => {
-        if (!mine.signal.aborted) setFound((f) => (plan || f ? { key, plan: plan ?? f!.plan, step } : f));
+        // What was found for another problem is no plan for this one.
+        if (!mine.signal.aborted)
+          setFound((f) => ({ key, plan: plan ?? (f?.key === key ? f.plan : null), step }));
       });
     }, PAUSE_MS);
     return () => {
@@ -74,7 +77,7 @@ async function listen(
     for await (const said of linesOf<Said>(response.body)) {
       if (said.progress) tell(said.progress, 'looking');
       if (said.plan) tell(said.plan, run.stopped && !said.plan.proven ? 'stopped' : 'done');
-      if (said.reason) tell(null, 'failed');
+      if (said.reason) tell(null, run.stopped ? 'stopped' : 'failed');
     }
   } catch {
     tell(null, 'failed');
