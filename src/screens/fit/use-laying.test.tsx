@@ -11,7 +11,7 @@ const other = randomWalls(5, { length: 10, courses: 4 });
 const first = (of: LayProblem) => quickLaying(of).plan({ proven: false, seconds: 0 });
 
 let { runs, stopped } = streamedRuns<LayProblem>();
-beforeEach(() => ({ runs, stopped } = streamedRuns()));
+beforeEach(() => ({ runs, stopped } = streamedRuns<LayProblem>()));
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();

@@ -10,7 +10,7 @@ const size = { colours: 2, fields: 4, kinds: 6, count: 2 };
 const [problem, other] = [randomCut(31, size), randomCut(34, size)];
 
 let { runs, stopped } = streamedRuns<CutProblem>();
-beforeEach(() => ({ runs, stopped } = streamedRuns()));
+beforeEach(() => ({ runs, stopped } = streamedRuns<CutProblem>()));
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
