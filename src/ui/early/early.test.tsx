@@ -2,7 +2,7 @@
 import { act, cleanup, render } from '@testing-library/react';
 import { useState } from 'react';
 import { renderToString } from 'react-dom/server';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Awake } from './awake';
 import { keepEarly } from './keep-early';
 
@@ -79,6 +79,82 @@ it('who goes on typing as the page wakes up keeps every letter', async () => {
   await act(() => new Promise((done) => setTimeout(done, 30)));
   act(() => at<HTMLButtonElement>('button').click());
   expect(sent.mock.calls).toEqual([['-2 brick false wall']]);
+});
+
+/** A line that Enter logs, and that is empty then. */
+function Line() {
+  const [line, setLine] = useState('');
+  const enter = (key: string) => {
+    if (key !== 'Enter' || line === '') return;
+    sent(line);
+    setLine('');
+  };
+  return (
+    <>
+      <input value={line} onChange={(e) => setLine(e.target.value)} onKeyDown={(e) => enter(e.key)} />
+      <Awake />
+    </>
+  );
+}
+
+describe('a line that is entered while the page wakes up', () => {
+  const enter = () =>
+    at('input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+  const type = (text: string) => {
+    at<HTMLInputElement>('input').value = text;
+    has(at('input'));
+  };
+  const hydrate = () => render(<Line />, { container: document.body, hydrate: true });
+  const settle = () => act(() => new Promise((done) => setTimeout(done, 30)));
+  beforeEach(() => {
+    document.body.innerHTML = renderToString(<Line />);
+  });
+
+  it('before the program has come is logged by it, once', async () => {
+    type('-2 brick');
+    enter();
+    hydrate();
+    await settle();
+    expect(sent.mock.calls).toEqual([['-2 brick']]);
+    expect(at<HTMLInputElement>('input').value).toBe('');
+  });
+
+  it('when the program hears it is not put back', async () => {
+    hydrate();
+    act(() => type('-2 brick'));
+    act(() => void enter());
+    await settle();
+    expect(sent.mock.calls).toEqual([['-2 brick']]);
+    expect(at<HTMLInputElement>('input').value).toBe('');
+  });
+
+  it('half before and half after is logged whole', async () => {
+    type('-2 br');
+    hydrate();
+    act(() => type('-2 brick'));
+    act(() => void enter());
+    await settle();
+    expect(sent.mock.calls).toEqual([['-2 brick']]);
+    expect(at<HTMLInputElement>('input').value).toBe('');
+  });
+
+  it('when the program is there and has not its letters yet is logged when it has', async () => {
+    type('-2 brick');
+    hydrate();
+    act(() => void enter());
+    await settle();
+    expect(sent.mock.calls).toEqual([['-2 brick']]);
+  });
+
+  it('and typed on is not logged with what came after', async () => {
+    type('-2 brick');
+    enter();
+    type('-2 brick ash');
+    hydrate();
+    await settle();
+    expect(sent).not.toHaveBeenCalled();
+    expect(at<HTMLInputElement>('input').value).toBe('-2 brick ash');
+  });
 });
 
 it('once the page is awake nothing is kept, and nothing done twice', async () => {

@@ -3,10 +3,13 @@ export type Field = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 
 /** What was done on a page that could not hear it yet. */
 export interface Early {
-  /** The button that was pressed last. */
+  /** The button that was pressed last, or the field in which Enter was, where it sends no form. */
   pressed: Element | null;
-  /** What was typed and chosen, as it was then. */
-  readonly typed: Map<Field, string | boolean>;
+  /** What was typed and chosen, as it was then, and whether the program was there to hear it. */
+  readonly typed: Map<Field, { readonly value: string | boolean; readonly isHeard: boolean }>;
+  isAwake: boolean;
+  /** True while the program itself types. */
+  isPutting: boolean;
   /** Keeps no more of presses, and then of letters. */
   readonly stop: (kinds: readonly string[]) => void;
 }
@@ -24,14 +27,23 @@ declare global {
  */
 export function keepEarly(): void {
   const keep = (event: Event) => {
+    const field = event.target as Field;
     if (event.type === 'input') {
-      const field = event.target as Field;
+      if (early.isPutting) return;
+      // What comes after Enter is another line: nothing is done with both.
+      if (early.pressed === field) early.pressed = null;
       // Files that were chosen stay with their field, and cannot be put there.
       if (field.type !== 'file')
-        early.typed.set(
-          field,
-          /checkbox|radio/.test(field.type) ? (field as HTMLInputElement).checked : field.value,
-        );
+        early.typed.set(field, {
+          value: /checkbox|radio/.test(field.type) ? (field as HTMLInputElement).checked : field.value,
+          isHeard: early.isAwake,
+        });
+      return;
+    }
+    if (event.type === 'keydown') {
+      const isEntered = (event as KeyboardEvent).key === 'Enter' && early.typed.has(field);
+      // A form's button is pressed by the browser.
+      if (isEntered && field.localName === 'input' && !field.form) early.pressed = field;
       return;
     }
     const button = event.type === 'click' ? (event.target as Element).closest('button') : null;
@@ -43,9 +55,11 @@ export function keepEarly(): void {
   const early: Early = {
     pressed: null,
     typed: new Map(),
+    isAwake: false,
+    isPutting: false,
     stop: (kinds) => kinds.forEach((kind) => document.removeEventListener(kind, keep, true)),
   };
-  ['click', 'submit', 'input'].forEach((kind) => document.addEventListener(kind, keep, true));
+  ['click', 'submit', 'input', 'keydown'].forEach((kind) => document.addEventListener(kind, keep, true));
   window.evarnEarly = early;
 }
 
