@@ -4,9 +4,10 @@ import { Download, Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { RadioGroup } from 'radix-ui';
 import { memo, useState, type ReactNode } from 'react';
-import { AppHeader, type ScreenName } from '@/ui/app-header';
+import type { ScreenName } from '@/ui/app-header';
 import { copiesWords } from '../words/build';
 import { useBuild } from './build-store';
+import { BarOf } from './held-bar';
 import { NoticeLine } from './notice-line';
 import { BACKGROUNDS, type Background, type useBackground } from './use-background';
 
@@ -36,7 +37,7 @@ export const BuildBar = memo(function BuildBar({ screen, background, children }:
   );
   return (
     <>
-      <AppHeader build={{ id: workbench.build, name: build?.name ?? '', says }} screen={screen}>
+      <BarOf build={{ id: workbench.build, name: build?.name ?? '', says }} screen={screen}>
         <div className="flex items-center gap-0.5">
           <IconButton
             label={undoRedo.undo ? `Undo: ${undoRedo.undo.label}` : 'Nothing to undo'}
@@ -56,7 +57,7 @@ export const BuildBar = memo(function BuildBar({ screen, background, children }:
           <BackgroundControl background={background} />
           {children}
         </div>
-      </AppHeader>
+      </BarOf>
       <NoticeLine />
     </>
   );

@@ -3,10 +3,11 @@
 import { startTransition, useEffect, useState, type ComponentType } from 'react';
 import type { BuildSnapshot, Workbench } from '@/core/workbench';
 import type { Later } from '@/server/snapshot';
-import { AppHeader, type ScreenName } from '@/ui/app-header';
+import type { ScreenName } from '@/ui/app-header';
 import { Button } from '@/ui/button';
 import { askOpening } from '../sending/snapshots';
 import { comesToWords, copiesWords } from '../words/build';
+import { HeldBar } from './held-bar';
 import { OpenedContext } from './opened-context';
 
 /** What a page opens a build with: all of it, or, where its log is long, what it comes to; the page asks for the rest. */
@@ -38,52 +39,47 @@ export const withOpening = <More extends object = object>(
         there = false;
       };
     }, [later, tries]);
-    if (got && got !== 'failed')
-      return (
-        <OpenedContext value={got.workbench ?? null}>
-          <Screen key={got.snapshot.build} {...more} snapshot={got.snapshot} />
-        </OpenedContext>
-      );
+    const whole = got && got !== 'failed' && (
+      <OpenedContext value={got.workbench ?? null}>
+        <Screen key={got.snapshot.build} {...more} snapshot={got.snapshot} />
+      </OpenedContext>
+    );
+    if (!later) return whole;
+    const { later: id, copies, comesTo } = later;
+    const says = comesTo ? copiesWords(copies, comesTo.shipped) : '';
+    const again = (): void => {
+      setGot(null);
+      setTries(tries + 1);
+    };
     return (
-      <Waiting
-        of={later!}
-        screen={name}
-        failed={got === 'failed'}
-        onAgain={() => {
-          setGot(null);
-          setTries(tries + 1);
-        }}
-      />
+      <HeldBar build={{ id, name: later.name, says }} screen={name}>
+        {whole || <Waiting of={later} failed={got === 'failed'} onAgain={again} />}
+      </HeldBar>
     );
   };
 
 interface WaitingProps {
   readonly of: Later;
-  readonly screen: ScreenName;
   readonly failed: boolean;
   readonly onAgain: () => void;
 }
 
 /** What is known of a build while its books are on their way. */
-function Waiting({ of: { later, name, copies, comesTo }, screen, failed, onAgain }: WaitingProps) {
-  const says = comesTo ? copiesWords(copies, comesTo.shipped) : '';
+function Waiting({ of: { name, comesTo }, failed, onAgain }: WaitingProps) {
   return (
-    <>
-      <AppHeader build={{ id: later, name, says }} screen={screen} />
-      <main className="px-4 py-5">
-        <h1 className="text-[24px] leading-tight">
-          <bdi>{name}</bdi>
-          {comesTo && `: ${comesToWords(comesTo)}.`}
-        </h1>
-        <p role="status" className="text-soft mt-1">
-          {failed ? 'The server did not answer.' : 'Its log is long: it is being opened…'}
-        </p>
-        {failed && (
-          <Button className="mt-3" onClick={onAgain}>
-            Try again
-          </Button>
-        )}
-      </main>
-    </>
+    <main className="px-4 py-5">
+      <h1 className="text-[24px] leading-tight">
+        <bdi>{name}</bdi>
+        {comesTo && `: ${comesToWords(comesTo)}.`}
+      </h1>
+      <p role="status" className="text-soft mt-1">
+        {failed ? 'The server did not answer.' : 'Its log is long: it is being opened…'}
+      </p>
+      {failed && (
+        <Button className="mt-3" onClick={onAgain}>
+          Try again
+        </Button>
+      )}
+    </main>
   );
 }

@@ -49,4 +49,20 @@ describe('the pages of own parts and prices', () => {
     expect(await screen.findByText('1600 prices')).toBeTruthy();
     expect(ask).toHaveBeenCalledTimes(2);
   });
+
+  it('have one bar before and after: what is being pressed in it as the list comes stays', async () => {
+    let come: (stock: ReturnType<typeof takeStockSnapshot>) => void = () => {};
+    vi.mocked(ask).mockReturnValueOnce(new Promise((done) => (come = done)));
+    render(
+      <WithStock opening={stockOpening(t.handle)} screen="Prices">
+        {shown}
+      </WithStock>,
+    );
+    const link = screen.getByRole('link', { name: 'Own parts' });
+    link.focus();
+    come(takeStockSnapshot(t.handle));
+    expect(await screen.findByText('1600 prices')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Own parts' })).toBe(link);
+    expect(document.activeElement).toBe(link);
+  });
 });

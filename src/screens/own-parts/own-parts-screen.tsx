@@ -6,7 +6,6 @@ import { useMemo } from 'react';
 import { priceLookup, worthOf } from '@/core/ledger';
 import { collectionOf, contested, shareOut } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
-import { AppHeader } from '@/ui/app-header';
 import { buttonClass } from '@/ui/button';
 import { count, priced } from '@/ui/numbers';
 import { PaletteProvider } from '@/ui/palette-context';
@@ -69,58 +68,55 @@ function OwnParts({ stock }: { stock: StockSnapshot }) {
   useCommands(keys);
   return (
     <PaletteProvider palette={palette}>
-      <div className="page-box flex flex-col">
-        <AppHeader screen="Own parts" />
-        <main className="flex min-h-0 flex-1 flex-col">
-          <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
-            <div className="min-w-64 flex-1">
-              <h1 className="text-[24px] leading-tight">{collectionWords(comesTo)}</h1>
-              <p className="text-soft mt-1">
-                {comesTo.pieces > 0 && `Worth ${priced(worth, unpriced)}. `}
-                {tight.length === 0
-                  ? 'Your own parts. Every build takes from them, after its own spares.'
-                  : `${count(tight.length)} ${tight.length === 1 ? 'kind is' : 'kinds are'} asked for by several builds: there are not enough for all.`}
-              </p>
-            </div>
-            <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
-            <ListLinks of="/own-parts" list="own-parts" />
-            <Link href="/import?for=stock" className={buttonClass()}>
-              Import a list
-            </Link>
+      <main className="flex min-h-0 flex-1 flex-col">
+        <div className="flex flex-wrap items-end gap-3 px-4 pt-4 pb-2">
+          <div className="min-w-64 flex-1">
+            <h1 className="text-[24px] leading-tight">{collectionWords(comesTo)}</h1>
+            <p className="text-soft mt-1">
+              {comesTo.pieces > 0 && `Worth ${priced(worth, unpriced)}. `}
+              {tight.length === 0
+                ? 'Your own parts. Every build takes from them, after its own spares.'
+                : `${count(tight.length)} ${tight.length === 1 ? 'kind is' : 'kinds are'} asked for by several builds: there are not enough for all.`}
+            </p>
           </div>
-          <p role="status" className="px-4 font-medium">
-            {acts.says}
-          </p>
-          <Tabs
-            label="Own parts"
-            chosen={part}
-            onChoose={setPart}
-            tabs={withKeys(PARTS, { trays: count(stock.trays.length), claims: count(contests.length) })}
-          >
-            <TabPart name="trays" className="flex min-h-0 flex-1 flex-col">
-              <TraysTab stock={stock} acts={acts} palette={palette} />
-            </TabPart>
-            <TabPart name="claims" className="flex min-h-0 flex-1 flex-col">
-              <ClaimsTab stock={stock} acts={acts} contests={contests} />
-            </TabPart>
-            <TabPart name="lent" className="flex min-h-0 flex-1 flex-col">
-              <LentTab stock={stock} acts={acts} />
-            </TabPart>
-            <TabPart name="spares" className="flex min-h-0 flex-1 flex-col">
-              <SparesTab stock={stock} acts={acts} />
-            </TabPart>
-            <TabPart name="colours" className="flex min-h-0 flex-1 flex-col">
-              <ByColourTab stock={stock} palette={palette} priceOf={priceOf} />
-            </TabPart>
-            <TabPart name="roughly" className="flex min-h-0 flex-1 flex-col">
-              <RoughlyTab stock={stock} acts={acts} palette={palette} />
-            </TabPart>
-            <TabPart name="together" className="flex min-h-0 flex-1 flex-col">
-              <TogetherTab stock={stock} acts={acts} palette={palette} />
-            </TabPart>
-          </Tabs>
-        </main>
-      </div>
+          <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
+          <ListLinks of="/own-parts" list="own-parts" />
+          <Link href="/import?for=stock" className={buttonClass()}>
+            Import a list
+          </Link>
+        </div>
+        <p role="status" className="px-4 font-medium">
+          {acts.says}
+        </p>
+        <Tabs
+          label="Own parts"
+          chosen={part}
+          onChoose={setPart}
+          tabs={withKeys(PARTS, { trays: count(stock.trays.length), claims: count(contests.length) })}
+        >
+          <TabPart name="trays" className="flex min-h-0 flex-1 flex-col">
+            <TraysTab stock={stock} acts={acts} palette={palette} />
+          </TabPart>
+          <TabPart name="claims" className="flex min-h-0 flex-1 flex-col">
+            <ClaimsTab stock={stock} acts={acts} contests={contests} />
+          </TabPart>
+          <TabPart name="lent" className="flex min-h-0 flex-1 flex-col">
+            <LentTab stock={stock} acts={acts} />
+          </TabPart>
+          <TabPart name="spares" className="flex min-h-0 flex-1 flex-col">
+            <SparesTab stock={stock} acts={acts} />
+          </TabPart>
+          <TabPart name="colours" className="flex min-h-0 flex-1 flex-col">
+            <ByColourTab stock={stock} palette={palette} priceOf={priceOf} />
+          </TabPart>
+          <TabPart name="roughly" className="flex min-h-0 flex-1 flex-col">
+            <RoughlyTab stock={stock} acts={acts} palette={palette} />
+          </TabPart>
+          <TabPart name="together" className="flex min-h-0 flex-1 flex-col">
+            <TogetherTab stock={stock} acts={acts} palette={palette} />
+          </TabPart>
+        </Tabs>
+      </main>
     </PaletteProvider>
   );
 }

@@ -9,7 +9,6 @@ import { elementName, elementSearch, sortedByName } from '@/core/parts';
 import { moneyToEdit, readMoney } from '@/core/shared/money';
 import { deletePrice, setPrice } from '@/core/stock';
 import type { StockOpening, StockSnapshot } from '@/server/snapshot';
-import { AppHeader } from '@/ui/app-header';
 import { Button, buttonClass } from '@/ui/button';
 import { Input } from '@/ui/field';
 import { Glyph } from '@/ui/glyph';
@@ -50,84 +49,81 @@ function Prices({ stock }: { stock: StockSnapshot }) {
   });
   return (
     <PaletteProvider palette={palette}>
-      <div className="page-box flex flex-col">
-        <AppHeader screen="Prices" />
-        <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
-          <div className="mb-4 flex flex-wrap items-end gap-3">
-            <div className="min-w-64 flex-1">
-              <h1 className="text-[24px] leading-tight">{priceBookWords(stock.prices.length)}</h1>
-              <p className="text-soft mt-1">{PRICES_ARE_FOR}</p>
-            </div>
-            <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
-            <ListLinks of="/own-parts" list="prices" />
-            <Link href="/import?for=prices" className={buttonClass('main')}>
-              Import a price list
-            </Link>
+      <main className="mx-auto flex min-h-0 w-full max-w-4xl flex-1 flex-col px-4 py-5">
+        <div className="mb-4 flex flex-wrap items-end gap-3">
+          <div className="min-w-64 flex-1">
+            <h1 className="text-[24px] leading-tight">{priceBookWords(stock.prices.length)}</h1>
+            <p className="text-soft mt-1">{PRICES_ARE_FOR}</p>
           </div>
-          <p role="status" className="font-medium">
-            {acts.says}
-          </p>
-          <AddPriceForm stock={stock} acts={acts} palette={palette} />
-          {stock.prices.length > 0 && (
-            <>
-              <Input
-                value={wanted}
-                onChange={(e) => setWanted(e.target.value)}
-                aria-label="Find a price"
-                placeholder="Find a part or colour"
-                className="mb-2"
-              />
-              <div
-                ref={scroller}
-                tabIndex={0}
-                role="region"
-                aria-label="Prices"
-                className="border-rule bg-sheet scroll-box rounded-md border"
-              >
-                <ul style={{ height: virtual.getTotalSize() }} className="relative">
-                  {virtual.getVirtualItems().map((item) => {
-                    const price = shown[item.index];
-                    return (
-                      price && (
-                        <li
-                          key={price.id}
-                          style={{ transform: `translateY(${item.start}px)` }}
-                          ref={virtual.measureElement}
-                          data-index={item.index}
-                          className="border-rule absolute inset-x-0 top-0 flex min-h-[42px] flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-0.5"
+          <UndoButtons undoRedo={stock.undoRedo} acts={acts} />
+          <ListLinks of="/own-parts" list="prices" />
+          <Link href="/import?for=prices" className={buttonClass('main')}>
+            Import a price list
+          </Link>
+        </div>
+        <p role="status" className="font-medium">
+          {acts.says}
+        </p>
+        <AddPriceForm stock={stock} acts={acts} palette={palette} />
+        {stock.prices.length > 0 && (
+          <>
+            <Input
+              value={wanted}
+              onChange={(e) => setWanted(e.target.value)}
+              aria-label="Find a price"
+              placeholder="Find a part or colour"
+              className="mb-2"
+            />
+            <div
+              ref={scroller}
+              tabIndex={0}
+              role="region"
+              aria-label="Prices"
+              className="border-rule bg-sheet scroll-box rounded-md border"
+            >
+              <ul style={{ height: virtual.getTotalSize() }} className="relative">
+                {virtual.getVirtualItems().map((item) => {
+                  const price = shown[item.index];
+                  return (
+                    price && (
+                      <li
+                        key={price.id}
+                        style={{ transform: `translateY(${item.start}px)` }}
+                        ref={virtual.measureElement}
+                        data-index={item.index}
+                        className="border-rule absolute inset-x-0 top-0 flex min-h-[42px] flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-0.5"
+                      >
+                        <Glyph element={price.element} size={36} />
+                        <bdi className="min-w-40 flex-1 truncate">{elementName(price.element)}</bdi>
+                        <PriceInput
+                          name={`New price of ${elementName(price.element)}`}
+                          words={`new ${currencySign()}`}
+                          value={price.newPrice}
+                          onKeep={(newPrice) => acts.perform(setPrice(price, { newPrice }))}
+                        />
+                        <PriceInput
+                          name={`Used price of ${elementName(price.element)}`}
+                          words={`used ${currencySign()}`}
+                          value={price.usedPrice}
+                          onKeep={(usedPrice) => acts.perform(setPrice(price, { usedPrice }))}
+                        />
+                        <Button
+                          look="bare"
+                          aria-label={`Delete the price of ${elementName(price.element)}`}
+                          title="Delete"
+                          onClick={() => acts.perform(deletePrice(price))}
                         >
-                          <Glyph element={price.element} size={36} />
-                          <bdi className="min-w-40 flex-1 truncate">{elementName(price.element)}</bdi>
-                          <PriceInput
-                            name={`New price of ${elementName(price.element)}`}
-                            words={`new ${currencySign()}`}
-                            value={price.newPrice}
-                            onKeep={(newPrice) => acts.perform(setPrice(price, { newPrice }))}
-                          />
-                          <PriceInput
-                            name={`Used price of ${elementName(price.element)}`}
-                            words={`used ${currencySign()}`}
-                            value={price.usedPrice}
-                            onKeep={(usedPrice) => acts.perform(setPrice(price, { usedPrice }))}
-                          />
-                          <Button
-                            look="bare"
-                            aria-label={`Delete the price of ${elementName(price.element)}`}
-                            title="Delete"
-                            onClick={() => acts.perform(deletePrice(price))}
-                          >
-                            <Trash2 size={14} aria-hidden />
-                          </Button>
-                        </li>
-                      )
-                    );
-                  })}
-                </ul>
-              </div>
-            </>
-          )}
-        </main>
-      </div>
+                          <Trash2 size={14} aria-hidden />
+                        </Button>
+                      </li>
+                    )
+                  );
+                })}
+              </ul>
+            </div>
+          </>
+        )}
+      </main>
     </PaletteProvider>
   );
 }
