@@ -1,21 +1,28 @@
 import os from 'node:os';
 import { MessageChannel, Worker } from 'node:worker_threads';
 import { PROBLEM } from '@/core/shared/bounds';
-import type { AnyTask, FromThread, ToThread } from '@/workers/sourcing/messages';
+import type { AnyTask, AtRest, FromThread, ToThread } from '@/workers/sourcing/messages';
 import { threadFile } from './run-once';
 import { WaitingLine } from './waiting-line';
 
 /** At most as many threads as there are cores; two wait warm, since starting one and compiling its code takes time. */
 export const MOST_THREADS = Math.max(1, os.availableParallelism());
 const WARM = Math.min(2, MOST_THREADS);
-/** One more waits: a solver that overran is ended with its thread, and whoever comes next is not to wait for a new one. */
+/**
+ * One more waits once there was a task: a solver that overran is ended with its thread, and whoever comes next is not to
+ * wait for a new one.
+ */
 const SPARE = 1;
-/** Threads that have worked and then rest so long are ended and begun anew: a solver keeps the memory it once had. */
+/** Threads that keep so much memory and then rest so long are ended and begun anew: a solver gives none of it back. */
+const HEAVY_BYTES = 128 * 1024 * 1024;
 const REST_MS = 15_000;
 
 interface Pool {
   readonly idle: Worker[];
-  readonly worked: Set<Worker>;
+  readonly heavy: Set<Worker>;
+  /** The thread that is becoming warm. */
+  warming: Worker | null;
+  wasAsked: boolean;
   busy: number;
   resting?: NodeJS.Timeout | undefined;
   readonly line: WaitingLine;
@@ -25,7 +32,9 @@ interface Pool {
 const kept = globalThis as { evarnSolvers?: Pool };
 const pool: Pool = (kept.evarnSolvers ??= {
   idle: [],
-  worked: new Set(),
+  heavy: new Set(),
+  warming: null,
+  wasAsked: false,
   busy: 0,
   line: new WaitingLine(Math.max(1, Math.floor(MOST_THREADS / 2)), PROBLEM.waiting),
 });
@@ -43,6 +52,10 @@ function start(): Worker {
   });
   // A waiting thread keeps no process alive, and one that breaks is simply not there any more.
   thread.unref();
+  thread.on('message', ({ bytes }: AtRest) => {
+    if (bytes > HEAVY_BYTES) pool.heavy.add(thread);
+    becameWarm(thread);
+  });
   thread.on('error', () => forget(thread));
   thread.on('exit', () => forget(thread));
   return thread;
@@ -51,12 +64,25 @@ function start(): Worker {
 function forget(thread: Worker): void {
   const at = pool.idle.indexOf(thread);
   if (at >= 0) pool.idle.splice(at, 1);
-  pool.worked.delete(thread);
+  pool.heavy.delete(thread);
+  if (pool.warming === thread) pool.warming = null;
 }
 
-/** Starts what threads are wanting, so that they are warm when somebody asks. */
+/**
+ * Starts what threads are wanting, so that they are warm when somebody asks. One after another: each has its code compiled
+ * by others for as long as it takes itself, and pages are to be drawn meanwhile.
+ */
 export function readyThreads(): void {
-  while (pool.idle.length < WARM + SPARE - pool.busy) pool.idle.push(start());
+  const wanted = WARM + (pool.wasAsked ? SPARE : 0) - pool.busy;
+  if (pool.warming || pool.idle.length >= wanted) return;
+  pool.warming = start();
+  pool.idle.push(pool.warming);
+}
+
+function becameWarm(thread: Worker): void {
+  if (pool.warming !== thread) return;
+  pool.warming = null;
+  readyThreads();
 }
 
 function rest(): void {
@@ -64,13 +90,19 @@ function rest(): void {
   if (pool.busy > 0) return;
   pool.resting = setTimeout(() => {
     for (const thread of [...pool.idle])
-      if (pool.worked.has(thread)) {
+      if (pool.heavy.has(thread)) {
         forget(thread);
         void thread.terminate();
       }
     readyThreads();
   }, REST_MS);
   pool.resting.unref();
+}
+
+/** A thread that waits. One that is becoming warm would hear of a task later than a new one. */
+function takeIdle(): Worker | undefined {
+  const at = pool.idle.findIndex((thread) => thread !== pool.warming);
+  return at < 0 ? undefined : pool.idle.splice(at, 1)[0];
 }
 
 /** A task in a thread. */
@@ -85,8 +117,9 @@ type Unposted<T> = T extends unknown ? Omit<T, 'port'> : never;
 
 /** Puts a task to a thread that waits, or to a new one. A thread that breaks says it is done: the others go on. */
 export function startJob(task: Unposted<AnyTask>): Job {
-  const thread = pool.idle.shift() ?? start();
+  const thread = takeIdle() ?? start();
   pool.busy++;
+  pool.wasAsked = true;
   clearTimeout(pool.resting);
   const { port1, port2 } = new MessageChannel();
   let listener: (message: FromThread) => void = () => {};
@@ -112,7 +145,6 @@ export function startJob(task: Unposted<AnyTask>): Job {
       pool.busy--;
       if (done && !broken) {
         thread.unref();
-        pool.worked.add(thread);
         pool.idle.push(thread);
       } else void thread.terminate();
       readyThreads();

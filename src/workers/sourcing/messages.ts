@@ -121,3 +121,9 @@ export type FromThread =
   | { readonly say: 'proven' }
   | { readonly say: 'values'; readonly values: Float64Array | null; readonly optimal: boolean }
   | { readonly say: 'done' };
+
+/** What a thread says of itself when it has become warm, and after each task. */
+export interface AtRest {
+  /** What it keeps of the memory that it once needed. */
+  readonly bytes: number;
+}

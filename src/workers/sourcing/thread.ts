@@ -6,7 +6,7 @@ import { highs, solveExactly } from './exact';
 import { cut } from './cut';
 import { lay } from './lay';
 import { Job } from './job';
-import type { AnyTask, FromThread, LinearModelTask, ReadTask, Role, Task } from './messages';
+import type { AnyTask, AtRest, FromThread, LinearModelTask, ReadTask, Role, Task } from './messages';
 import { proveFloor } from './prove-floor';
 import { requestFault } from './read-request';
 import { isLarge } from './roles';
@@ -79,13 +79,26 @@ const printOf = (problem: Problem): string =>
 
 const offersIn = (problem: Problem): number => problem.sellers.reduce((n, s) => n + s.offers.length, 0);
 
+async function perform(task: AnyTask): Promise<void> {
+  if (task.role === 'read') read(task);
+  else if (task.role === 'lay') await lay(task);
+  else if (task.role === 'cut') cut(task);
+  else await (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
+}
+
+function tellAtRest(): void {
+  const { heapTotal, external } = process.memoryUsage();
+  parentPort?.postMessage({ bytes: heapTotal + external } satisfies AtRest);
+}
+
 let asked = false;
 parentPort?.on('message', (task: AnyTask) => {
   asked = true;
-  if (task.role === 'read') read(task);
-  else if (task.role === 'lay') void lay(task);
-  else if (task.role === 'cut') cut(task);
-  else void (task.role === 'linear model' ? solveLinearModel(task) : solve(task));
+  void perform(task).finally(tellAtRest);
 });
 // Whoever waits already is served first.
-void highs().then((solver) => asked || warmUp(solver));
+void highs().then((solver) => {
+  if (asked) return;
+  warmUp(solver);
+  tellAtRest();
+});
