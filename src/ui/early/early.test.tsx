@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { renderToString } from 'react-dom/server';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Awake } from './awake';
-import { keepEarly } from './keep-early';
+import { keepEarly, type Early } from './keep-early';
 
 /** A form as a screen has it: what is typed and ticked is told by the program, and sending it too. */
 function Form({ sent }: { readonly sent: (said: string) => void }) {
@@ -32,16 +32,29 @@ const sent = vi.fn<(said: string) => void>();
 const at = <T extends Element>(selector: string) => document.querySelector<T>(selector)!;
 const has = (field: Element) => field.dispatchEvent(new Event('input', { bubbles: true }));
 
+let stop = vi.fn<Early['stop']>();
+/** What was kept has been done: nothing more is. */
+const settle = () =>
+  act(() =>
+    vi.waitFor(() => expect(stop).toHaveBeenCalledWith(['input', 'keydown']), {
+      interval: 5,
+      timeout: 60_000,
+    }),
+  );
+
 /** The program has come, and done what was waiting for it. */
 async function wake() {
   render(<Form sent={sent} />, { container: document.body, hydrate: true });
-  await act(() => new Promise((done) => setTimeout(done, 30)));
+  await settle();
 }
 
 beforeEach(() => {
   sent.mockClear();
   document.body.innerHTML = renderToString(<Form sent={sent} />);
   keepEarly();
+  const early = window.evarnEarly!;
+  stop = vi.fn(early.stop);
+  Object.assign(early, { stop });
 });
 afterEach(cleanup);
 
@@ -76,7 +89,7 @@ it('who goes on typing as the page wakes up keeps every letter', async () => {
   render(<Form sent={sent} />, { container: document.body, hydrate: true });
   line.value = '-2 brick';
   act(() => void has(line));
-  await act(() => new Promise((done) => setTimeout(done, 30)));
+  await settle();
   act(() => at<HTMLButtonElement>('button').click());
   expect(sent.mock.calls).toEqual([['-2 brick false wall']]);
 });
@@ -105,7 +118,6 @@ describe('a line that is entered while the page wakes up', () => {
     has(at('input'));
   };
   const hydrate = () => render(<Line />, { container: document.body, hydrate: true });
-  const settle = () => act(() => new Promise((done) => setTimeout(done, 30)));
   beforeEach(() => {
     document.body.innerHTML = renderToString(<Line />);
   });
