@@ -1,3 +1,4 @@
+import { balance, BLOCK, makeBuild } from './helpers';
 import { expect, test, type Page } from './test';
 
 /** Opens a page whose program is held back; gives what lets it come. */
@@ -58,4 +59,18 @@ test('a tab that was pressed early is the one that is shown', async ({ page }) =
   await expect(tab).toHaveAttribute('aria-selected', 'false');
   wake();
   await expect(tab).toHaveAttribute('aria-selected', 'true');
+});
+
+test('a line that is entered before the page is awake is logged, once', async ({ page }) => {
+  await makeBuild(page, 'Early line', BLOCK);
+  const wake = await openAsleep(page, page.url());
+  const line = page.locator('#log-line');
+  await line.fill('-2 plate 2x3 chalk');
+  await line.press('Enter');
+  await expect(balance(page)).not.toContainText('− 2');
+  wake();
+  await expect(balance(page)).toContainText('− 2');
+  await expect(line).toHaveValue('');
+  await page.reload();
+  await expect(balance(page)).toContainText('− 2');
 });
