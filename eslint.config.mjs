@@ -9,7 +9,7 @@ const OF_COMPONENTS = next
 const config = [
   ...next,
   {
-    // No component and no hook is written here: the check of imports keeps React out.
+    // No component and no hook is written here: of src the check of imports keeps React out.
     files: ['src/{core,data,demo,server,sharing,simulated,workers}/**/*.ts', '{scripts,e2e}/**/*.{ts,mjs}'],
     rules: Object.fromEntries(OF_COMPONENTS.map((name) => [name, 'off'])),
   },

@@ -48,6 +48,13 @@ const rules = [
     },
   },
   {
+    // Nor are components' faults looked for there: see eslint.config.mjs.
+    name: 'components and hooks are written in app, screens and ui',
+    severity: 'error',
+    from: { path: '^src/(data|demo|server|sharing|simulated|workers)/' },
+    to: { path: '^react(-dom)?(/|$)|node_modules/react(-dom)?/', dependencyTypesNot: ['type-only'] },
+  },
+  {
     name: 'core knows no Node',
     severity: 'error',
     from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
