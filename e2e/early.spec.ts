@@ -74,3 +74,29 @@ test('a line that is entered before the page is awake is logged, once', async ({
   await page.reload();
   await expect(balance(page)).toContainText('− 2');
 });
+
+test('a line that waits for what is at hand outlives its page, its window, and is logged once', async ({
+  page,
+  context,
+}) => {
+  await makeBuild(page, 'Waiting line', BLOCK);
+  const address = page.url();
+  await context.route('**/api/knowledge*', () => {});
+  await page.reload();
+  const line = page.locator('#log-line');
+  await line.fill('-2 plate 2x3 chalk');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  // Twice: as the page is opened anew, and when its window is gone.
+  await page.reload();
+  await expect(line).toBeFocused();
+  await page.close({ runBeforeUnload: false });
+  await context.unroute('**/api/knowledge*');
+  const next = await context.newPage();
+  await next.goto(address);
+  await expect(next.getByText('“-2 plate 2x3 chalk” was entered before the page was closed')).toBeVisible();
+  await expect(balance(next)).toContainText('− 2');
+  await next.reload();
+  await expect(next.getByRole('button', { name: /^Undo: log -2 plate/ })).toBeVisible();
+  await expect(balance(next)).toContainText('− 2');
+});

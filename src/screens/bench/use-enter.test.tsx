@@ -1,11 +1,13 @@
 // @vitest-environment happy-dom
 import { act, screen, waitFor } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { asId, type BuildId, type EntryId } from '@/core/shared/ids';
 import { takeSnapshot } from '@/server/snapshot';
 import { useBuild } from '../common/build-store';
 import { onBuild } from '../testing/on-build';
 import { LogLine } from './log-line';
 import { readTyped, useEnter } from './use-enter';
+import type { Typed } from './waiting-lines';
 
 /** The log line with its Enter, in the first modification. */
 function Line() {
@@ -19,17 +21,17 @@ function Line() {
 }
 
 /** The line in a window that knows all, or in one that still learns what is at hand until it is told to. */
-function open(complete = false) {
-  const built = onBuild(<Line />, undefined, (handle, build) => ({
-    ...takeSnapshot(handle, build)!,
-    complete,
-  }));
+function open(complete = false, before: (build: BuildId) => void = () => {}) {
+  const built = onBuild(<Line />, undefined, (handle, build) => {
+    before(build);
+    return { ...takeSnapshot(handle, build)!, complete };
+  });
   const { store } = built;
   let known = () => {};
   const learnt = new Promise<void>((done) => (known = done));
   const first = store.getState().workbench.modifications[0]!;
   act(() => store.setState({ learn: () => learnt, selected: first.id }));
-  const before = store.getState().workbench.entries.length;
+  const already = store.getState().workbench.entries.length;
   return {
     ...built,
     line: screen.getByRole('combobox') as HTMLInputElement,
@@ -37,7 +39,7 @@ function open(complete = false) {
     added: () =>
       store
         .getState()
-        .workbench.entries.slice(before)
+        .workbench.entries.slice(already)
         .map((e) => e.movements.map((m) => `${m.qty} ${m.element}`).join()),
   };
 }
@@ -131,5 +133,75 @@ describe('Enter in the log line', () => {
     } finally {
       vi.useRealTimers();
     }
+  });
+
+  describe('a line that a page which is gone had left waiting', () => {
+    const left = (build: string, no: number, line: string, over: Partial<Typed> = {}, by = 'gone') =>
+      localStorage.setItem(
+        `evarn-kept:line:${by}:${no}`,
+        JSON.stringify({
+          build,
+          typed: { line, editing: null, logPlanned: false, zone: null, selected: null, ...over },
+        }),
+      );
+    const kept = () => Object.keys(localStorage).filter((key) => key.startsWith('evarn-kept:line:'));
+    const asked: string[] = [];
+    beforeEach(() => {
+      localStorage.clear();
+      vi.stubGlobal('navigator', {
+        ...navigator,
+        locks: {
+          request: async (name: string, take: () => unknown) => (asked.push(name), take()),
+          query: async () => ({ held: [{ name: 'evarn-window-alive' }] }),
+        },
+      });
+    });
+    afterEach(() => vi.unstubAllGlobals());
+
+    it('is kept in the moment of Enter, and forgotten when it is logged', async () => {
+      const { user, line, added, tellAll } = open();
+      await user.type(line, '-1 plate 2x3 chalk{Enter}');
+      expect(kept()).toHaveLength(1);
+      await tellAll();
+      await waitFor(() => expect(added()).toEqual(['1 plate 2x3|chalk']));
+      await waitFor(() => expect(kept()).toEqual([]));
+    });
+
+    it('is logged by the next page of its build, in order, before what is entered there, and said', async () => {
+      const { user, line, store, added, tellAll } = open(false, (build) => {
+        left(build, 1, '-2 plate 2x3 chalk');
+        left(build, 0, '-1 plate 2x3 chalk');
+        left('another', 2, '-3 plate 2x3 chalk');
+      });
+      await waitFor(() => expect(kept()).toHaveLength(3));
+      await user.type(line, '-4 plate 2x3 chalk{Enter}');
+      await tellAll();
+      await waitFor(() =>
+        expect(added()).toEqual(['1 plate 2x3|chalk', '2 plate 2x3|chalk', '4 plate 2x3|chalk']),
+      );
+      expect(store.getState().notice?.text).toBe(
+        '“-2 plate 2x3 chalk” was entered before the page was closed, and is logged now.',
+      );
+      await waitFor(() => expect(kept()).toEqual(['evarn-kept:line:gone:2']));
+    });
+
+    it('of a window that lives is left to it', async () => {
+      const { user, line, added, tellAll } = open(false, (build) => {
+        left(build, 0, '-2 plate 2x3 chalk', {}, 'alive');
+      });
+      await user.type(line, '-1 plate 2x3 chalk{Enter}');
+      await tellAll();
+      await waitFor(() => expect(added()).toEqual(['1 plate 2x3|chalk']));
+      expect(kept()).toContain('evarn-kept:line:alive:0');
+    });
+
+    it('that would have changed an entry which is gone comes back into the field, and logs nothing', async () => {
+      const { line, store, added, tellAll } = open(false, (build) => {
+        left(build, 0, '-2 plate 2x3 chalk', { editing: asId<EntryId>('gone') });
+      });
+      await tellAll();
+      await waitFor(() => expect(line.value).toBe('-2 plate 2x3 chalk'));
+      expect([added(), store.getState().editing]).toEqual([[], null]);
+    });
   });
 });

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import {
   beginWithLine,
   draftModification,
@@ -11,22 +11,14 @@ import {
   type Workbench,
 } from '@/core/workbench';
 import type { Entry, Modification } from '@/core/ledger';
-import type { EntryId, ZoneId } from '@/core/shared/ids';
 import { useBuildStore, type BuildStore } from '../common/build-store';
 import { scopeOf } from './scope';
-
-/** A line as it was typed, and what is set around it. */
-interface Typed {
-  readonly line: string;
-  readonly editing: EntryId | null;
-  readonly logPlanned: boolean;
-  readonly zone: ZoneId | null;
-}
+import { keepLine, takeLinesLeft, type Typed } from './waiting-lines';
 
 /** What a typed line says in a modification; null where nothing is typed. */
 export const readTyped = (
   workbench: Workbench,
-  { line, logPlanned, zone }: Omit<Typed, 'editing'>,
+  { line, logPlanned, zone }: Pick<Typed, 'line' | 'logPlanned' | 'zone'>,
   modification: Modification | null,
   old: Entry | undefined,
 ): LineReading | null =>
@@ -45,10 +37,12 @@ function logged(
   typed: Typed,
   read?: { readonly reading: LineReading | null; readonly draft: Modification | null },
 ): boolean {
-  const { workbench, selected, perform, set, source } = store.getState();
+  const { workbench, perform, set, source } = store.getState();
+  // A line that waited may have begun the modification that the next one goes into.
+  const selected = typed.selected ?? store.getState().selected;
   const chosen = selected ? workbench.records.modification.get(selected) : undefined;
   const draft = chosen ? null : (read?.draft ?? draftModification(workbench, typed.zone, source()));
-  const old = typed.editing ? workbench.records.entry.get(typed.editing) : undefined;
+  const old = entryOf(store, typed) ?? undefined;
   const said = read ? read.reading : readTyped(workbench, typed, chosen ?? draft, old);
   if (!said?.ready) {
     set({ notice: null });
@@ -69,9 +63,9 @@ const SAID_AFTER_MS = 800;
 
 /**
  * Logs a line that was entered before all was known, when it is. Who types on has the line to himself meanwhile; what
- * cannot be logged comes back into it, or is told where the next one is typed there.
+ * cannot be logged comes back into it, or is told where the next one is typed there. True when it was logged.
  */
-async function logWhenKnown(store: BuildStore, typed: Typed): Promise<void> {
+async function logWhenKnown(store: BuildStore, typed: Typed): Promise<boolean> {
   const { learn, set } = store.getState();
   const waits = {
     text: `“${typed.line}” is logged when it is known what is at hand.`,
@@ -82,41 +76,66 @@ async function logWhenKnown(store: BuildStore, typed: Typed): Promise<void> {
   window.addEventListener('beforeunload', stay);
   try {
     await learn();
-    if (logged(store, typed)) return;
+    // An entry that was deleted meanwhile is not logged anew by what would have changed it.
+    if (entryOf(store, typed) !== null && logged(store, typed)) return true;
   } finally {
     clearTimeout(timer);
     window.removeEventListener('beforeunload', stay);
   }
   giveBack(store, typed);
+  return false;
 }
 
 const stay = (e: BeforeUnloadEvent): void => e.preventDefault();
 
+/** The entry that a line changes: undefined where it changes none, null where that is gone. */
+const entryOf = (store: BuildStore, { editing }: Typed): Entry | undefined | null =>
+  editing ? (store.getState().workbench.records.entry.get(editing) ?? null) : undefined;
+
 /** Puts a line that was not logged back, or tells it where the next one is being typed. */
-function giveBack(store: BuildStore, { line, editing }: Typed): void {
+function giveBack(store: BuildStore, typed: Typed): void {
+  const { line } = typed;
   const { line: now, set } = store.getState();
-  if (now === '') set({ line, editing, notice: null });
+  if (now === '') set({ line, editing: entryOf(store, typed) ? typed.editing : null, notice: null });
   else set({ notice: { text: `“${line}” could not be logged as it is.`, kind: 'refused' } });
 }
 
 /**
  * What Enter does with the line. What is at hand decides where a part comes from: so what is entered in the moment after
- * opening is logged when all of that is known, one line after another.
+ * opening is logged when all of that is known, one line after another, and by the next page where this one is closed before.
  */
 export function useEnter(reading: LineReading | null, draft: Modification | null): () => void {
   const store = useBuildStore();
   const before = useRef(Promise.resolve());
+  const wait = useCallback(
+    (typed: Typed, onLogged: () => void = () => undefined): void => {
+      const forget = keepLine(store.getState().workbench.build, typed);
+      before.current = before.current
+        .then(() => logWhenKnown(store, typed))
+        .then((isLogged) => void (isLogged && onLogged()))
+        .catch(() => giveBack(store, typed))
+        .finally(forget);
+    },
+    [store],
+  );
+  useEffect(() => {
+    const { workbench, set } = store.getState();
+    void takeLinesLeft(workbench.build, (typed) =>
+      wait(typed, () => {
+        const text = `“${typed.line}” was entered before the page was closed, and is logged now.`;
+        set({ notice: { text, kind: 'elsewhere' } });
+      }),
+    );
+  }, [store, wait]);
   return () => {
-    const { workbench, line, editing, logPlanned, zone, set } = store.getState();
-    const typed = { line, editing, logPlanned, zone };
+    const { workbench, line, editing, logPlanned, zone, selected, set } = store.getState();
+    const typed = { line, editing, logPlanned, zone, selected };
     if (workbench.isComplete) {
       if (logged(store, typed, { reading, draft })) set({ line: '', editing: null });
       return;
     }
     if (!line.trim()) return;
     set({ line: '', editing: null });
-    before.current = before.current
-      .then(() => logWhenKnown(store, typed))
-      .catch(() => giveBack(store, typed));
+    wait(typed);
   };
 }

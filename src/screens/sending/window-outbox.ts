@@ -3,17 +3,31 @@
 import { createStore as createKeptStore, delMany, entries, del, set } from 'idb-keyval';
 import { createStore } from 'zustand';
 import { post } from './answers';
-import { Outbox, type Outcome, type OutboxState, type Wish } from './outbox';
+import { KeptAtOnce } from './kept-at-once';
+import { Outbox, requestOf, type Outcome, type OutboxState, type Wish } from './outbox';
+import { fromGoneWindows, holdWindowName, windowName } from './window-name';
 
 /** A window keeps what it has not sent yet in the browser, under its own name, so that the next opening finds it. */
-const windowName = typeof crypto === 'undefined' ? '' : crypto.randomUUID();
-const lockName = (name: string) => `evarn-window-${name}`;
 const keyOf = (name: string, no: number) => `${name}:${String(no).padStart(9, '0')}`;
 
 let keptStore: ReturnType<typeof createKeptStore> | undefined;
 const store = () => (keptStore ??= createKeptStore('evarn-outbox', 'wishes'));
 /** A browser may forbid storage: then what waits lives as long as the page, which asks before it closes. */
 const hasStorage = (): boolean => typeof indexedDB !== 'undefined';
+/** Until it is stored. */
+const atOnce = new KeptAtOnce<Wish>('wish');
+
+async function keep(no: number, wish: Wish): Promise<void> {
+  atOnce.keep(no, wish);
+  if (!hasStorage()) return;
+  await set(keyOf(windowName, no), wish, store());
+  atOnce.forget(no);
+}
+
+async function forget(no: number): Promise<void> {
+  atOnce.forget(no);
+  if (hasStorage()) await del(keyOf(windowName, no), store());
+}
 
 const send = (wish: Wish) =>
   wish.kind === 'action'
@@ -46,8 +60,8 @@ export function windowOutbox(): Outbox {
   if (outbox) return outbox;
   outbox = new Outbox({
     send,
-    keep: (no, wish) => (hasStorage() ? set(keyOf(windowName, no), wish, store()) : Promise.resolve()),
-    forget: (no) => (hasStorage() ? del(keyOf(windowName, no), store()) : Promise.resolve()),
+    keep,
+    forget,
     pause,
     onState: (state) => outboxState.setState(state),
   });
@@ -55,8 +69,7 @@ export function windowOutbox(): Outbox {
   window.addEventListener('beforeunload', (e) => {
     if (outboxState.getState().waiting > 0) e.preventDefault();
   });
-  // Held for as long as the window lives: what a window that is gone had not sent is known by its lock being free.
-  void navigator.locks?.request(lockName(windowName), () => new Promise(() => undefined));
+  holdWindowName();
   return outbox;
 }
 
@@ -67,25 +80,27 @@ export function windowOutbox(): Outbox {
 export async function sendWhatWasLeft(
   onFound: (wish: Wish, outcome: Promise<Outcome>) => void = () => undefined,
 ): Promise<Outcome[]> {
-  if (!hasStorage() || !navigator.locks) return [];
-  const held = new Set((await navigator.locks.query()).held?.map((l) => l.name));
-  const left = (await entries<string, Wish>(store()))
-    .filter(([key]) => !held.has(lockName(key.slice(0, key.lastIndexOf(':')))))
-    .filter(([key]) => !key.startsWith(`${windowName}:`))
-    .sort(([a], [b]) => (a < b ? -1 : 1));
-  if (left.length === 0) return [];
-  // One window takes them, however many are opened at once.
-  return navigator.locks.request('evarn-left', { ifAvailable: true }, async (lock) => {
-    if (!lock) return [];
-    const outcomes = left.map(([, wish]) => {
+  const sent = await fromGoneWindows(async (isGone) => {
+    const outcomes = new Map<string, Promise<Outcome>>();
+    const take = (wish: Wish): void => {
+      if (outcomes.has(requestOf(wish))) return;
       const outcome = windowOutbox().add(wish);
+      outcomes.set(requestOf(wish), outcome);
       onFound(wish, outcome);
-      return outcome;
-    });
-    await delMany(
-      left.map(([key]) => key),
-      store(),
-    );
-    return Promise.all(outcomes);
+    };
+    const stored = hasStorage() ? await entries<string, Wish>(store()) : [];
+    const left = stored
+      .filter(([key]) => isGone(key.slice(0, key.lastIndexOf(':'))))
+      .sort(([a], [b]) => (a < b ? -1 : 1));
+    for (const [, wish] of left) take(wish);
+    // What was not stored any more came last.
+    atOnce.takeFrom(isGone, take);
+    if (left.length > 0)
+      await delMany(
+        left.map(([key]) => key),
+        store(),
+      );
+    return [...outcomes.values()];
   });
+  return Promise.all(sent ?? []);
 }
