@@ -79,6 +79,36 @@ describe('a plan’s division as a model', () => {
       }),
       { numRuns: 25 },
     ));
+
+  it('with bands beside them free keeps to those, sellers and boxes, and is not dearer than with bands as they are', () =>
+    fc.assert(
+      fc.property(structures, seeds, (name, seed) => {
+        const problem = buyingProblem(name, 'small', seed);
+        const c = compile(problem);
+        const plan = searched(c, seed);
+        const [held, free] = [0, 1].map((beside) => {
+          const model = divisionModel(c, plan, beside);
+          const answer = solveExactly(solver, model.linearModel, {
+            start: model.encode(plan),
+            seconds: 4,
+            gap: 0,
+          });
+          return { state: loaded(c, model.decode(answer.values!)), optimal: answer.optimal };
+        }) as [{ state: State; optimal: boolean }, { state: State; optimal: boolean }];
+        const before = loaded(c, plan);
+        expect(faultsIn(c, problem, free.state.save())).toEqual([]);
+        expect(free.state.unmet).toBeLessThanOrEqual(before.unmet);
+        expect([...free.state.copies]).toEqual([...plan.copies]);
+        if (free.optimal && free.state.unmet === held.state.unmet)
+          expect(free.state.cost).toBeLessThanOrEqual(held.state.cost + 1e-6);
+        for (let s = 0; s < c.sellers; s++) {
+          if (free.state.active[s]! === 0) continue;
+          expect(before.active[s]).toBeGreaterThan(0);
+          expect(bandOf(c, s, free.state.grams[s]!)).toBeLessThanOrEqual(bandOf(c, s, before.grams[s]!) + 1);
+        }
+      }),
+      { numRuns: 8 },
+    ));
 });
 
 /** Both have all four kinds, of forty grams each; a parcel of up to a hundred grams costs a third of a heavier one. */
@@ -139,6 +169,53 @@ describe('dividing anew', () => {
     expect(best).toBe(4 * 10 + 2 * 100);
   });
 
+  it('lets a parcel become fuller where bands beside its own are free, and only there', () => {
+    const postage: [number, number][] = [
+      [100, 100],
+      [999, 120],
+    ];
+    const c = compile(
+      market({
+        lots: [
+          ['a', 1],
+          ['b', 1],
+          ['c', 1],
+          ['d', 1],
+        ],
+        sellers: [
+          {
+            id: 'one',
+            offers: [
+              ['a', 10],
+              ['b', 10],
+              ['c', 10],
+            ],
+            postage,
+          },
+          {
+            id: 'other',
+            offers: [
+              ['c', 60],
+              ['d', 10],
+            ],
+            postage,
+          },
+        ],
+        grams: { a: 40, b: 40, c: 40, d: 40 },
+      }),
+    );
+    const state = new State(c);
+    [0, 1, 3, 4].forEach((offer, lot) => state.give(lot, offer, 1));
+    expect(state.cost).toBe(3 * 10 + 60 + 2 * 100);
+    const bestWith = (beside: number): number => {
+      let best = state.cost;
+      const onBetter = (found: Saved): number => (best = Math.min(best, loaded(c, found).cost));
+      dividedAnew(solver, c, state.save(), { left: () => 5, onBetter, beside });
+      return best;
+    };
+    expect([0, 1].map(bestWith)).toEqual([290, 4 * 10 + 120 + 100]);
+  });
+
   it('is not begun where there is no time', () => {
     const c = crossed();
     const told: Saved[] = [];
@@ -164,37 +241,6 @@ describe('dividing anew', () => {
       if (best < plan.cost * 0.995) lower++;
     }
     expect(lower).toBeGreaterThan(STRUCTURE_NAMES.length / 2);
-  });
-});
-
-describe('wandering', () => {
-  const begun = (seed: number) => {
-    const problem = buyingProblem('plain', 'small', seed);
-    const search = new Solver(compile(problem), { seed, trialDonors: false, boundSteps: 10 });
-    for (let i = 0; i < 30; i++) search.work(i / 30);
-    return { problem, search };
-  };
-
-  it('comes to rest at a lawful plan that meets as much, and the best is kept', () => {
-    const ends = new Set<number>();
-    for (let seed = 1; seed <= 8; seed++) {
-      const { problem, search } = begun(seed);
-      const before = search.best;
-      const found = search.wander(0.3, 40, () => false);
-      expect(faultsIn(search.c, problem, found)).toEqual([]);
-      expect(found.unmet).toBe(before.unmet);
-      expect(found.cost).toBeGreaterThanOrEqual(search.best.cost - 1e-6);
-      expect(search.best.cost).toBeLessThanOrEqual(before.cost);
-      ends.add(Math.sign(Math.round(found.cost - before.cost)));
-    }
-    // Here it came back to where it began, there to another place.
-    expect(ends.size).toBeGreaterThan(1);
-  });
-
-  it('stays at the best plan where it may take no step', () => {
-    const { search } = begun(3);
-    expect(search.wander(0.3, 40, () => true).cost).toBeCloseTo(search.best.cost, 6);
-    expect(search.present.from).toEqual(search.best.from);
   });
 });
 

@@ -17,7 +17,7 @@ export { solveBySteps, Solver } from './solver';
 export type { SolverOptions } from './solver';
 export { modelOf } from './milp';
 export type { SourcingModel } from './milp';
-export { divisionModel, narrowed } from './division';
+export { divisionModel, NEAR, narrowed } from './division';
 export type { Relaxed } from './division';
 export { ModelBuilder } from './linear-model';
 export type { LinearModel } from './linear-model';

@@ -1,4 +1,4 @@
-import { divisionModel, narrowed, type Compiled, type Saved } from '@/core/sourcing';
+import { divisionModel, NEAR, narrowed, type Compiled, type Saved } from '@/core/sourcing';
 import { highs, solveExactly, solveRelaxed } from './exact';
 import type { Job } from './job';
 
@@ -13,21 +13,24 @@ export interface DividingOptions {
   /** Told every better plan; what it costs is not worked out. */
   readonly onBetter: (plan: Saved) => void;
   readonly isStopped?: () => boolean;
+  /** Postage bands below and above its own that each parcel may have; none when left out. */
+  readonly beside?: number;
 }
 
-/** Divides the pieces of a plan among its parcels anew, sellers and postage bands as they are. Blocks its thread. */
+/** Divides the pieces of a plan among its parcels anew, sellers as they are and postage bands nearly so. Blocks its thread. */
 export function dividedAnew(
   solver: Awaited<ReturnType<typeof highs>>,
   c: Compiled,
   plan: Saved,
-  { left, onBetter, isStopped = () => false }: DividingOptions,
+  { left, onBetter, isStopped = () => false, beside = 0 }: DividingOptions,
 ): void {
-  const model = divisionModel(c, plan);
+  const model = divisionModel(c, plan, beside);
   const start = model.encode(plan);
   const relaxed = start && solveRelaxed(solver, model.linearModel, left());
   if (!relaxed || left() <= 0) return;
   const take = (values: Float64Array): void => onBetter(model.decode(values));
-  const answer = solveExactly(solver, narrowed(model.linearModel, start, relaxed), {
+  const near = beside > 0 ? NEAR.free : NEAR.held;
+  const answer = solveExactly(solver, narrowed(model.linearModel, start, relaxed, near), {
     start,
     seconds: left(),
     gap: GAP,
@@ -39,12 +42,13 @@ export function dividedAnew(
 }
 
 /** Divides a plan's parcels anew, and takes the result up where it is better than the best. */
-export async function divide(job: Job, plan: Saved, seconds: number): Promise<void> {
+export async function divide(job: Job, plan: Saved, seconds: number, beside = 0): Promise<void> {
   const until = Math.min(seconds, job.left - OVERRUN) + job.elapsed;
   const left = (): number => until - job.elapsed;
   if (job.over || left() <= 0) return;
   dividedAnew(await highs(), job.compiled, plan, {
     left,
+    beside,
     onBetter: (found) => {
       if (job.solver.adoptExactly(found)) job.tellBest();
     },

@@ -5,24 +5,26 @@ import { searchUntil } from './search-until';
 import { solveAround } from './solve-around';
 
 /**
- * The first round of a search in seconds, each twice as long as the one before; how much of each is searched, and in how
- * many coolings; how much of what is left is solved around the best plan; and for how much time no round is begun any more.
- * Two coolings: the first of three short ones, which finds the prices that steer the others, came to rest ten percent too
- * dear, and most of what dividing that won was for nothing.
+ * The first round of a search in seconds, each twice as long as the one before; how much of each is searched, alone and
+ * beside another thread, and in how many coolings; how much of what is left is solved around the best plan; and for how much
+ * time no round is begun any more. Two coolings: the first of three short ones, which finds the prices that steer the
+ * others, came to rest ten percent too dear, and most of what dividing that won was for nothing.
  */
-const ROUND = { seconds: 2, search: 0.7, coolings: 2, around: 0.6, least: 0.5 };
+const ROUND = { seconds: 2, search: 0.7, beside: 0.5, coolings: 2, around: 0.6, least: 0.5 };
 /** Share of a round that what a cooling comes to is divided in, at most: of the first, and of the others. */
 const DIVIDE = { first: 0.1, later: 0.15 };
+/** Postage bands below and above that a parcel may have where the best plan is divided at last. */
+const BESIDE = 1;
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
 const WORTH_DIVIDING = 1.03;
 
 /** Cools down once and divides what that has come to. Several of them find more than one that takes as long. */
-async function coolAndDivide(job: Job, length: number, dividing: number): Promise<void> {
+async function coolAndDivide(job: Job, searching: number, dividing: number): Promise<void> {
   const began = job.elapsed;
-  searchUntil(job, began + (ROUND.search / ROUND.coolings) * length, began);
+  searchUntil(job, began + searching / ROUND.coolings, began);
   const { best, present } = job.solver;
   if (present.unmet <= best.unmet && present.cost < best.cost * WORTH_DIVIDING)
-    await divide(job, present, dividing * length);
+    await divide(job, present, dividing);
 }
 
 /**
@@ -32,6 +34,7 @@ async function coolAndDivide(job: Job, length: number, dividing: number): Promis
 export async function searchInRounds(job: Job): Promise<void> {
   const { seconds, role, seed } = job.task;
   const share = role === 'around' ? { of: 2, at: seed & 1 } : ALONE;
+  const search = share.of > 1 ? ROUND.beside : ROUND.search;
   const beginnings = lookAtBeginnings(job, share, LOOK_SHARE);
   for (let length = ROUND.seconds; ; length *= 2) {
     const began = job.elapsed;
@@ -39,10 +42,14 @@ export async function searchInRounds(job: Job): Promise<void> {
     const until = seconds - (began + length) < length ? seconds : began + length;
     for (let n = 0; n < ROUND.coolings && !job.over; n++) {
       beginnings.begin();
-      await coolAndDivide(job, until - began, n === 0 ? DIVIDE.first : DIVIDE.later);
+      const dividing = n === 0 ? DIVIDE.first : DIVIDE.later;
+      await coolAndDivide(job, search * (until - began), dividing * (until - began));
     }
     job.listen();
-    await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
+    // One of two threads lets parcels become fuller or less so, with the right sellers: where few are allowed that is most
+    // of what is left.
+    if (share.at === 1) await divide(job, job.solver.best, until - job.elapsed, BESIDE);
+    else await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
     await wanderAndDivide(job, until);
     // A search that has no time to cool down only leaves the best place.
     if (job.over || job.left < ROUND.least) return;
