@@ -3,7 +3,8 @@ import path from 'node:path';
 
 const CORE = 'src/core/**/*.test.ts';
 // One puts one more record into the registry and two have threads of their own, which no other may see.
-const SERVER = 'src/{app,data,demo,server}/**/!(adding-a-record|late-threads|solver-pool).test.ts';
+const SERVER =
+  'src/{app,data,demo,server}/**/!(adding-a-record|late-threads|solver-pool|warm-threads).test.ts';
 
 export default defineConfig({
   resolve: {

@@ -5,7 +5,7 @@ import type { Asked, ReadOptions, RequestFault } from '@/workers/sourcing/messag
 import { passesFor } from '@/workers/sourcing/roles';
 import { FoundPlans, type FoundPlan } from './threads/found-plans';
 import { NOTHING, Solve, type SourcingListener } from './threads/solve';
-import { MOST_THREADS, solverLine, startJob } from './threads/solver-pool';
+import { MOST_THREADS, solverLine, startJob, warmThreads } from './threads/solver-pool';
 
 export type { SourcingListener, SourcingProgress } from './threads/solve';
 
@@ -27,6 +27,7 @@ export async function solveRequest(
   bytes: Uint8Array,
   listener: SourcingListener = {},
   known: FoundPlans = foundBefore,
+  threads: (signal?: AbortSignal) => Promise<void> = warmThreads,
 ): Promise<Result<BuyingPlan, SourcingFault>> {
   const leave = await solverLine.enter(listener.signal, listener.onPlace);
   if (!leave) return fail({ fault: listener.signal?.aborted ? 'stopped' : 'busy' });
@@ -35,6 +36,8 @@ export async function solveRequest(
     const shared = new SharedArrayBuffer(bytes.byteLength);
     new Uint8Array(shared).set(bytes);
     const asked: Asked = { bytes: shared, key: crypto.randomUUID() };
+    await threads(listener.signal);
+    if (listener.signal?.aborted) return fail({ fault: 'stopped' });
     const began = Date.now();
     const read = await readRequest(asked, listener.signal);
     if (read.fault) return fail(read.fault);
@@ -52,14 +55,14 @@ export async function solveRequest(
 
 const foundBefore = new FoundPlans();
 
-/** The same for a problem that is at hand, as if it had never been asked: for benchmarks and tests. */
+/** The same for a problem that is at hand, as if it had never been asked, by whatever threads there are: for benchmarks and tests. */
 export async function solveSourcing(
   problem: Problem,
   options: SourcingOptions = {},
   listener: SourcingListener = {},
 ): Promise<BuyingPlan> {
   const bytes = new TextEncoder().encode(JSON.stringify({ problem, options }));
-  const done = await solveRequest(bytes, listener, new FoundPlans());
+  const done = await solveRequest(bytes, listener, new FoundPlans(), async () => {});
   if (!done.ok) throw new Error(JSON.stringify(done.reason));
   return done.value;
 }

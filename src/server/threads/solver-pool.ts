@@ -20,8 +20,10 @@ const REST_MS = 15_000;
 interface Pool {
   readonly idle: Worker[];
   readonly heavy: Set<Worker>;
-  /** The thread that is becoming warm. */
-  warming: Worker | null;
+  /** Threads that are becoming warm. */
+  readonly warming: Set<Worker>;
+  /** Who waits for warm threads: looked at again whenever one has become so. */
+  readonly waiting: Set<() => void>;
   wasAsked: boolean;
   busy: number;
   resting?: NodeJS.Timeout | undefined;
@@ -33,7 +35,8 @@ const kept = globalThis as { evarnSolvers?: Pool };
 const pool: Pool = (kept.evarnSolvers ??= {
   idle: [],
   heavy: new Set(),
-  warming: null,
+  warming: new Set(),
+  waiting: new Set(),
   wasAsked: false,
   busy: 0,
   line: new WaitingLine(Math.max(1, Math.floor(MOST_THREADS / 2)), PROBLEM.waiting),
@@ -65,7 +68,11 @@ function forget(thread: Worker): void {
   const at = pool.idle.indexOf(thread);
   if (at >= 0) pool.idle.splice(at, 1);
   pool.heavy.delete(thread);
-  if (pool.warming === thread) pool.warming = null;
+  if (pool.warming.delete(thread)) tellWaiting();
+}
+
+function tellWaiting(): void {
+  for (const look of [...pool.waiting]) look();
 }
 
 /**
@@ -74,15 +81,48 @@ function forget(thread: Worker): void {
  */
 export function readyThreads(): void {
   const wanted = WARM + (pool.wasAsked ? SPARE : 0) - pool.busy;
-  if (pool.warming || pool.idle.length >= wanted) return;
-  pool.warming = start();
-  pool.idle.push(pool.warming);
+  if (pool.warming.size === 0 && pool.idle.length < wanted) warmOne();
+}
+
+function warmOne(): void {
+  const thread = start();
+  pool.warming.add(thread);
+  pool.idle.push(thread);
 }
 
 function becameWarm(thread: Worker): void {
-  if (pool.warming !== thread) return;
-  pool.warming = null;
+  if (!pool.warming.delete(thread)) return;
+  tellWaiting();
   readyThreads();
+}
+
+/** How long is waited for warm threads: on a machine that is too busy for that, cold ones begin. */
+const WARM_WITHIN_MS = 6_000;
+
+/**
+ * Waits until there are the warm threads that a solve is to have, or the signal is aborted. Two seconds of threads whose code
+ * has still to be compiled end a tenth above what they end at else: a server that has just started is waited for, and the
+ * time of a solve begins then. What is wanting becomes warm at once, not one after another.
+ */
+export function warmThreads(signal?: AbortSignal): Promise<void> {
+  const areWarm = () => pool.idle.length - pool.warming.size >= WARM;
+  return new Promise((done) => {
+    const end = () => {
+      pool.waiting.delete(look);
+      clearTimeout(timer);
+      signal?.removeEventListener('abort', end);
+      done();
+    };
+    // Where none is becoming warm any more they broke: that is told by who gives them a task.
+    const look = () => {
+      if (areWarm() || pool.warming.size === 0 || signal?.aborted) end();
+    };
+    const timer = setTimeout(end, WARM_WITHIN_MS);
+    pool.waiting.add(look);
+    signal?.addEventListener('abort', end);
+    if (!areWarm()) while (pool.idle.length < WARM) warmOne();
+    look();
+  });
 }
 
 function rest(): void {
@@ -101,7 +141,7 @@ function rest(): void {
 
 /** A thread that waits. One that is becoming warm would hear of a task later than a new one. */
 function takeIdle(): Worker | undefined {
-  const at = pool.idle.findIndex((thread) => thread !== pool.warming);
+  const at = pool.idle.findIndex((thread) => !pool.warming.has(thread));
   return at < 0 ? undefined : pool.idle.splice(at, 1)[0];
 }
 
