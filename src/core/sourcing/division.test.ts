@@ -111,16 +111,13 @@ describe('a plan’s division as a model', () => {
     ));
 });
 
+const FOUR: readonly (readonly [string, number])[] = ['a', 'b', 'c', 'd'].map((kind) => [kind, 1] as const);
+const FORTY_EACH = { a: 40, b: 40, c: 40, d: 40 };
 /** Both have all four kinds, of forty grams each; a parcel of up to a hundred grams costs a third of a heavier one. */
 const crossed = () =>
   compile(
     market({
-      lots: [
-        ['a', 1],
-        ['b', 1],
-        ['c', 1],
-        ['d', 1],
-      ],
+      lots: FOUR,
       sellers: [
         {
           id: 'one',
@@ -149,7 +146,7 @@ const crossed = () =>
           ],
         },
       ],
-      grams: { a: 40, b: 40, c: 40, d: 40 },
+      grams: FORTY_EACH,
     }),
   );
 
@@ -176,12 +173,7 @@ describe('dividing anew', () => {
     ];
     const c = compile(
       market({
-        lots: [
-          ['a', 1],
-          ['b', 1],
-          ['c', 1],
-          ['d', 1],
-        ],
+        lots: FOUR,
         sellers: [
           {
             id: 'one',
@@ -201,7 +193,7 @@ describe('dividing anew', () => {
             postage,
           },
         ],
-        grams: { a: 40, b: 40, c: 40, d: 40 },
+        grams: FORTY_EACH,
       }),
     );
     const state = new State(c);
