@@ -34,7 +34,7 @@ export interface Relaxed {
   readonly reduced: Float64Array;
 }
 
-/** Pence that a column may cost more than nothing in the relaxed model and still be a choice: with bands as they are, and free. */
+/** Pence that a column may cost more than nothing in the relaxed model and still be a choice: bands as they are, and free. */
 export const NEAR = { held: 0.3, free: 3 } as const;
 
 /**

@@ -10,11 +10,11 @@ import { solveAround } from './solve-around';
  * time no round is begun any more. Two coolings: the first of three short ones, which finds the prices that steer the
  * others, came to rest ten percent too dear, and most of what dividing that won was for nothing.
  */
-const ROUND = { seconds: 2, search: 0.7, beside: 0.5, coolings: 2, around: 0.6, least: 0.5 };
+const ROUND = { seconds: 2, search: 0.7, shared: 0.5, coolings: 2, around: 0.6, least: 0.5 };
 /** Share of a round that what a cooling comes to is divided in, at most: of the first, and of the others. */
 const DIVIDE = { first: 0.1, later: 0.15 };
 /** Postage bands below and above that a parcel may have where the best plan is divided at last. */
-const BESIDE = 1;
+const BANDS_BESIDE = 1;
 /** What is dearer than the best plan by more than this is seldom better when it is divided anew. */
 const WORTH_DIVIDING = 1.03;
 
@@ -34,7 +34,7 @@ async function coolAndDivide(job: Job, searching: number, dividing: number): Pro
 export async function searchInRounds(job: Job): Promise<void> {
   const { seconds, role, seed } = job.task;
   const share = role === 'around' ? { of: 2, at: seed & 1 } : ALONE;
-  const search = share.of > 1 ? ROUND.beside : ROUND.search;
+  const search = share.of > 1 ? ROUND.shared : ROUND.search;
   const beginnings = lookAtBeginnings(job, share, LOOK_SHARE);
   for (let length = ROUND.seconds; ; length *= 2) {
     const began = job.elapsed;
@@ -48,7 +48,7 @@ export async function searchInRounds(job: Job): Promise<void> {
     job.listen();
     // One of two threads lets parcels become fuller or less so, with the right sellers: where few are allowed that is most
     // of what is left.
-    if (share.at === 1) await divide(job, job.solver.best, until - job.elapsed, BESIDE);
+    if (share.at === 1) await divide(job, job.solver.best, until - job.elapsed, BANDS_BESIDE);
     else await solveAround(job, job.elapsed + ROUND.around * (until - job.elapsed));
     await wanderAndDivide(job, until);
     // A search that has no time to cool down only leaves the best place.
