@@ -11,13 +11,9 @@ export async function openBuild(page: Page, name: string | RegExp): Promise<void
   const find = page.getByLabel('Find a build');
   const words = typeof name === 'string' ? name : name.source;
   if (await find.isVisible()) {
-    // The list moves when what was found comes: who presses on it meanwhile presses beside.
-    const found = page
-      .waitForResponse((r) => r.url().includes('/api/builds?'), { timeout: 3000 })
-      .catch(() => null);
     await find.fill(words.replace(/\\(.)/g, '$1'));
-    await found;
-    await page.waitForTimeout(50);
+    // The list moves when what was found comes: who presses on it meanwhile presses beside.
+    await expect(page.getByRole('status').filter({ hasText: /^\d+ found$/ })).toBeVisible();
   }
   await page.getByRole('link', { name }).first().click();
   await expect(balance(page)).toBeVisible();

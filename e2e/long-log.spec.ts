@@ -54,6 +54,13 @@ test('a long log opens as it is now, line first, whatever was logged since it wa
   await expect(balance(page)).toContainText('= 1,620');
   await expect(page.getByText('0 out · 1,600 in')).toBeVisible();
   expect(read).toEqual(['application/gzip']);
+  // The page itself has it asked for, before its program is there; what was asked so is taken up, and not asked again.
+  const asked = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter(({ name }) => /snapshot|knowledge|surroundings/.test(name))
+      .map(({ name, initiatorType }) => `${new URL(name).pathname.split('/').at(-1)} by ${initiatorType}`),
+  );
+  expect(asked.sort()).toEqual(['knowledge by link', 'snapshot by link', 'surroundings by link']);
   await log(page, '+4 brick 1x2 ash bought at 0.10');
   await expect(balance(page)).toContainText('= 1,624');
 

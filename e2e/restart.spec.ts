@@ -1,11 +1,11 @@
-import { expect, test } from './test';
+import { expect, OWN_PORTS, test } from './test';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import { devices, type BrowserContext, type Page } from '@playwright/test';
 import { seedInto } from '../scripts/lib/seeded.mjs';
 import { balance, isAccessible, log } from './helpers';
 
-const PORT = 3792;
+const PORT = OWN_PORTS.restart;
 const DATA = 'test-results/restart-data';
 const env = { ...process.env, EVARN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' };
 
@@ -77,10 +77,15 @@ test('the server is killed and started again: what was logged is there', async (
     await expect(page.getByText('Back to before the restore.')).toBeVisible();
     await expect(page.getByRole('link', { name: /Renamed/ })).toBeVisible();
     // A second server is not started on the same folder, and says who has it.
-    const second = spawnSync(process.execPath, ['scripts/start.mjs', '3795'], { env, encoding: 'utf8' });
+    const second = spawnSync(process.execPath, ['scripts/start.mjs', String(OWN_PORTS.second)], {
+      env,
+      encoding: 'utf8',
+    });
     expect([second.status, second.stderr]).toEqual([
       1,
-      expect.stringMatching(/is open in another Evarn \(process \d+\).*Open http:\/\/127\.0\.0\.1:3792/),
+      expect.stringMatching(
+        new RegExp(`is open in another Evarn \\(process \\d+\\).*Open http://127\\.0\\.0\\.1:${PORT}`),
+      ),
     ]);
     // Nor on a port that is taken.
     const taken = spawnSync(process.execPath, ['scripts/start.mjs', String(PORT)], { env, encoding: 'utf8' });
@@ -136,7 +141,7 @@ async function openLongLog(context: BrowserContext): Promise<Page> {
       page.evaluate(async () => {
         const known = await (await caches.open('evarn-known')).keys();
         const page = await (await caches.open('evarn-pages')).match(window.location.pathname);
-        return page !== undefined && known.some((r) => r.url.endsWith('/snapshot?opening'));
+        return page !== undefined && known.some((r) => r.url.endsWith('/snapshot?opening&packed'));
       }),
     )
     .toBe(true);

@@ -1,9 +1,9 @@
-import { expect, test } from './test';
+import { expect, PORTS, test } from './test';
 import http from 'node:http';
 import { networkInterfaces } from 'node:os';
 import { balance, BLOCK, log, makeBuild, openBuild, startModification } from './helpers';
 
-const PORT = 3791;
+const [PORT] = PORTS;
 
 /** A raw request, with whatever headers one likes. */
 function ask(
@@ -31,7 +31,7 @@ test('a foreign Host is misdirected, a foreign Origin forbidden', async () => {
   expect((await ask({ host: 'evil.example' })).status).toBe(421);
   expect((await ask({ host, 'x-forwarded-host': 'evil.example' })).status).toBe(421);
   const post = { path: '/api/undo', method: 'POST' };
-  for (const origin of ['http://evil.example', 'null', 'http://127.0.0.1:1', 'http://localhost:3791'])
+  for (const origin of ['http://evil.example', 'null', 'http://127.0.0.1:1', `http://localhost:${PORT}`])
     expect([origin, (await ask({ host, origin }, post, Buffer.from('{}'))).status]).toEqual([origin, 403]);
   expect((await ask({ host, 'sec-fetch-site': 'cross-site' }, post, Buffer.from('{}'))).status).toBe(403);
   // Another site's page may not make the server do anything, by any method; it may lead to a page of ours.

@@ -2,10 +2,10 @@ import { devices } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
-import { expect, test } from './test';
+import { expect, OWN_PORTS, test } from './test';
 import { isAccessible } from './helpers';
 
-const [PORT, GATE] = [3797, 3798];
+const { share: PORT, gate: GATE } = OWN_PORTS;
 const DATA = path.resolve('test-results/shared data');
 const HERE = `http://127.0.0.1:${PORT}`;
 const THERE = `http://127.0.0.1:${GATE}`;

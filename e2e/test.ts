@@ -3,8 +3,11 @@ import fs from 'node:fs';
 
 export { expect, type Locator, type Page } from '@playwright/test';
 
-/** The first of the tests' servers; the second has the port after next, since the restart's own is between them. */
+/** The tests' servers. The port after each is that of one's own workspace, which a test starts from the demo. */
 export const PORTS = [3791, 3793];
+
+/** Servers that a test starts by itself: none of these may be one of the above, or follow one. */
+export const OWN_PORTS = { restart: 3795, second: 3796, share: 3797, gate: 3798 } as const;
 
 /** Where the demo lies as it was before the first test. */
 export const demoOf = (port: number): string => `test-results/demo-${port}.evarn`;

@@ -8,9 +8,9 @@ const FILES = 'evarn-files';
 const KNOWN = 'evarn-known';
 // Books of a long log and large collections are no part of their pages: a page that has nothing yet asks for them.
 const KNOWLEDGE = [
-  /^\/api\/(knowledge|stock)$/,
-  /^\/api\/builds\/[^/]+\/surroundings$/,
-  /^\/api\/builds\/[^/]+\/snapshot\?opening$/,
+  /^\/api\/(knowledge\?packed|stock)$/,
+  /^\/api\/builds\/[^/]+\/surroundings\?packed$/,
+  /^\/api\/builds\/[^/]+\/snapshot\?opening&packed$/,
 ];
 const PACKED = 'application/gzip, application/json';
 const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 50 };

@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { hintCompiling } from './compile-hints.mjs';
 import { node, orEnd, ROOT, saying } from './run.mjs';
 import { bundleThreads } from './threads.mjs';
 
 const INTO = [
   'src',
+  'scripts/lib/compile-hints.mjs',
   'scripts/lib/threads.mjs',
   'next.config.ts',
   'postcss.config.mjs',
@@ -28,6 +30,7 @@ export async function build() {
   console.log('Building the application. A minute or two, once for each version.');
   await bundleThreads();
   orEnd(await saying('building', () => node('next', ['build'])));
+  hintCompiling();
   fs.writeFileSync(path.join(ROOT, STAMP), want);
 }
 

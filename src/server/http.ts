@@ -36,9 +36,10 @@ export async function packedAnswer(
 const PACKED = 'application/gzip';
 const FRESH = { 'cache-control': 'no-store', vary: 'accept' };
 
-/** True of a page that unpacks answers itself. */
+/** True of a page that unpacks answers itself, and says so in a header or in the address. */
 export const takesPacked = (request: Request): boolean =>
-  request.headers.get('accept')?.includes(PACKED) ?? false;
+  (request.headers.get('accept')?.includes(PACKED) ?? false) ||
+  new URL(request.url).searchParams.has('packed');
 
 /** An answer that is packed already. */
 export const packedBytes = (

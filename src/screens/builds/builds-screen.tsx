@@ -29,7 +29,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
   const [find, setFind] = useInAddress('find');
   const [shelf, setShelf] = useOneInAddress('shelf', ['builds', 'archive']);
   const archived = shelf === 'archive';
-  const { builds, more } = useBuilds(first, find, archived);
+  const { builds, isStale, more } = useBuilds(first, find, archived);
   const [deleting, setDeleting] = useState<ListedBuild | null>(null);
   useBackground();
   return (
@@ -64,7 +64,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
                 className="border-edge bg-sheet min-h-8 w-64 rounded-md border px-2"
               />
               <span role="status" className="text-soft">
-                {find.trim() && `${count(builds.found)} found${builds.waiting > 0 ? ' so far' : ''}`}
+                {find.trim() && !isStale && foundOf(builds)}
               </span>
             </div>
           )}
@@ -78,7 +78,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
               {archived ? 'Back to the list of builds' : `Archive: ${builds.archived}`}
             </button>
           )}
-          {builds.found === 0 && builds.waiting === 0 && (
+          {builds.found === 0 && builds.waiting === 0 && !isStale && (
             <Empty none={builds.here + builds.archived === 0} wanted={find} />
           )}
           <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
@@ -87,7 +87,7 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
             ))}
           </ul>
           {builds.builds.length < builds.found && (
-            <Button className="mt-4" onClick={more}>
+            <Button className="mt-4" disabled={isStale} onClick={more}>
               Show more: {count(builds.found - builds.builds.length)} are not shown
             </Button>
           )}
@@ -99,6 +99,9 @@ export function BuildsScreen({ first, palette, revision }: BuildsProps) {
     </PaletteProvider>
   );
 }
+
+const foundOf = ({ found, waiting }: Builds): string =>
+  `${count(found)} found${waiting > 0 ? ' so far' : ''}`;
 
 function sentence({ here, archived, planned, placeholders, waiting }: Builds): string {
   if (here + archived === 0) return 'There is no build yet.';

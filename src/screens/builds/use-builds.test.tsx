@@ -75,6 +75,21 @@ describe('the list of builds', () => {
     expect(names(result.current.builds)).toEqual(there.filter((n) => n.includes('build 2')));
   });
 
+  it('says that it is of what was looked for before, until the answer to what is looked for has come', async () => {
+    const said: [string, boolean, number][] = [];
+    const { rerender } = renderHook(
+      ({ first, find }) => {
+        const { builds, isStale } = useBuilds(first, find, false);
+        said.push([find, isStale, builds.found]);
+      },
+      { initialProps: { first: pageFrom(0), find: '' } },
+    );
+    rerender({ first: pageFrom(0), find: 'build 2' });
+    await waitFor(() => expect(said.at(-1)).toEqual(['build 2', false, 11]));
+    for (const [find, isStale, found] of said)
+      expect([find, isStale]).toEqual([find, found !== (find ? 11 : 30)]);
+  });
+
   it('never gets shorter while figures are still to come', async () => {
     const counting = { ...pageFrom(0), waiting: 5 };
     const lengths: number[] = [];

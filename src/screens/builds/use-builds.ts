@@ -25,7 +25,10 @@ async function atLeast(find: string, archived: boolean, count: number): Promise<
   return got;
 }
 
-/** The builds that are asked for, page by page; figures that are not worked out yet come by themselves. */
+/**
+ * The builds that are asked for, page by page; figures that are not worked out yet come by themselves. Until the answer to
+ * what is looked for has come they are those of what was looked for before, and stale.
+ */
 export function useBuilds(first: Builds, find: string, archived: boolean) {
   const key = `${archived} ${find.trim()}`;
   const [got, setGot] = useState({ key: 'false ', builds: first, wanted: 0 });
@@ -68,5 +71,5 @@ export function useBuilds(first: Builds, find: string, archived: boolean) {
     const timer = setTimeout(() => void more(), 0);
     return () => clearTimeout(timer);
   }, [lacks, isStale, more]);
-  return { builds, more };
+  return { builds, isStale, more };
 }

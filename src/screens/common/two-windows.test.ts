@@ -42,7 +42,7 @@ describe('two windows', () => {
     let release = () => {};
     const held = new Promise<void>((done) => (release = done));
     let asked = 0;
-    at.server.late = (path) => (path === '/api/knowledge' && ++asked === 1 ? held : Promise.resolve());
+    at.server.late = (path) => (path === '/api/knowledge?packed' && ++asked === 1 ? held : Promise.resolve());
     const learned = store.getState().learn();
     await vi.waitFor(() => expect(asked).toBe(1));
     const price = { id: element, element, newPrice: 31, usedPrice: 17 };
@@ -67,7 +67,7 @@ describe('two windows', () => {
     at.server.t.log('-2 plate 2x3 chalk');
     const store = at.server.window(takeOpening);
     vi.stubGlobal('fetch', (path: string, init?: { body?: string }) =>
-      path.endsWith('/surroundings')
+      path.endsWith('/surroundings?packed')
         ? Promise.resolve(Response.json({ ok: true, value: JSON.parse(kept) as unknown }))
         : at.server.fetch(path, init),
     );

@@ -1,8 +1,8 @@
 import type { Surroundings, UndoRedo } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
 import type { SaidKnowledge, SaidSurroundings } from '@/server/snapshot';
-import { had, TAKES_PACKED } from './answers';
-import { openingPaths } from './asked-early';
+import { had } from './answers';
+import { openingPaths } from './opening-paths';
 
 /** What others leave a build, and what its undo and redo turn, as of a step. */
 interface Left {
@@ -18,21 +18,19 @@ export interface Around extends Left {
   readonly knowledge: SaidKnowledge;
 }
 
-const asked = (path: string): Promise<Response> => fetch(path, { headers: TAKES_PACKED });
-
 /** What others leave a build; undefined when it could not be had. */
-export async function askSurroundings(build: BuildId, ask = asked): Promise<Left | undefined> {
-  const said = await had<SaidSurroundings>(() => ask(openingPaths(build).surroundings));
+export async function askSurroundings(build: BuildId): Promise<Left | undefined> {
+  const said = await had<SaidSurroundings>(() => fetch(openingPaths(build).surroundings));
   if (!said) return undefined;
   const { undoRedo, revision, knownSince, ...surroundings } = said;
   return { surroundings, undoRedo, revision, knownSince };
 }
 
 /** What a build needs beside its own records; undefined when a part of it could not be had. */
-export async function askAround(build: BuildId, ask = asked): Promise<Around | undefined> {
+export async function askAround(build: BuildId): Promise<Around | undefined> {
   const [knowledge, left] = await Promise.all([
-    had<SaidKnowledge>(() => ask(openingPaths(build).knowledge)),
-    askSurroundings(build, ask),
+    had<SaidKnowledge>(() => fetch(openingPaths(build).knowledge)),
+    askSurroundings(build),
   ]);
   return knowledge && left && { ...left, knowledge };
 }

@@ -59,8 +59,8 @@ describe('what a build opens with is read', () => {
     const element = el('tile 1x2', 'ash');
     const around = [{ account: stockAccount(TEST_TRAY), element, grade: used, qty: 5 }];
     const said: Record<string, unknown> = {
-      '/api/knowledge': { ok: true, value: knowledge },
-      [`/api/builds/${TEST_BUILD}/surroundings`]: {
+      '/api/knowledge?packed': { ok: true, value: knowledge },
+      [`/api/builds/${TEST_BUILD}/surroundings?packed`]: {
         ok: true,
         value: {
           surroundings: around,
@@ -71,7 +71,7 @@ describe('what a build opens with is read', () => {
         },
       },
       // Under a path of its own: fetching anew must never be answered by what the browser kept.
-      [`/api/builds/${TEST_BUILD}/snapshot?opening`]: { ok: true, value: snapshot },
+      [`/api/builds/${TEST_BUILD}/snapshot?opening&packed`]: { ok: true, value: snapshot },
     };
     const serving = (without?: string) =>
       vi.stubGlobal('fetch', (path: string) =>
@@ -94,11 +94,11 @@ describe('what a build opens with is read', () => {
       expect(workbench.callContext().atHand(element)).toBe(true);
     });
 
-    const left = said[`/api/builds/${TEST_BUILD}/surroundings`] as { value: object };
+    const left = said[`/api/builds/${TEST_BUILD}/surroundings?packed`] as { value: object };
     const since = (revision: number, knownSince: number, knowsSince: number, qty: number) => ({
       ...said,
-      '/api/knowledge': { ok: true, value: { ...knowledge, since: knowsSince } },
-      [`/api/builds/${TEST_BUILD}/surroundings`]: {
+      '/api/knowledge?packed': { ok: true, value: { ...knowledge, since: knowsSince } },
+      [`/api/builds/${TEST_BUILD}/surroundings?packed`]: {
         ok: true,
         value: { ...left.value, revision, knownSince, surroundings: [{ ...around[0]!, qty }] },
       },
@@ -135,11 +135,11 @@ describe('what a build opens with is read', () => {
     });
 
     it('without it where it cannot be had, to learn it later; and not at all without its own', async () => {
-      serving('/api/knowledge');
+      serving('/api/knowledge?packed');
       const opened = await askOpening(TEST_BUILD);
       expect(opened?.workbench.isComplete).toBe(snapshot.complete);
       expect(opened?.workbench.records.price.size).toBe(0);
-      serving(`/api/builds/${TEST_BUILD}/snapshot?opening`);
+      serving(`/api/builds/${TEST_BUILD}/snapshot?opening&packed`);
       expect(await askOpening(TEST_BUILD)).toBeUndefined();
     });
   });

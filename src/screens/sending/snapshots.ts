@@ -11,8 +11,8 @@ import type { TypedRecord } from '@/core/ledger';
 import type { Result } from '@/core/shared/result';
 import { had, TAKES_PACKED, unpacked } from './answers';
 import { askAround, isSince } from './around';
-import { fetchOrAsked, openingPaths } from './asked-early';
 import { linesOf } from './lines-of';
+import { openingPaths } from './opening-paths';
 import { turns } from './turns';
 
 /**
@@ -58,8 +58,8 @@ export async function askOpening(
   build: BuildId,
 ): Promise<{ readonly snapshot: BuildSnapshot; readonly workbench: Workbench } | undefined> {
   const [own, early] = await Promise.all([
-    had(() => fetchOrAsked(openingPaths(build).snapshot), readLines),
-    askAround(build, fetchOrAsked),
+    had(() => fetch(openingPaths(build).snapshot), readLines),
+    askAround(build),
   ]);
   if (!own) return undefined;
   // Asked for beside the build, they may have been answered before something that the build has already.

@@ -40,9 +40,9 @@ export class ServerAtHand {
       return undoOrRedo(t.handle, request, scope, direction, action);
     }
     const snapshot = /^\/api\/builds\/(.+)\/snapshot$/.exec(path);
-    if (path === '/api/knowledge') return { ok: true, value: takeKnowledge(t.handle) };
+    if (path === '/api/knowledge?packed') return { ok: true, value: takeKnowledge(t.handle) };
     if (snapshot) return { ok: true, value: takeOpening(t.handle, asId<BuildId>(snapshot[1]!)) };
-    const surroundings = /^\/api\/builds\/(.+)\/surroundings$/.exec(path);
+    const surroundings = /^\/api\/builds\/(.+)\/surroundings\?packed$/.exec(path);
     if (surroundings) {
       const build = asId<BuildId>(surroundings[1]!);
       return { ok: true, value: takeSurroundings(t.handle, build) };

@@ -1,19 +1,15 @@
 import { STOCK_SCOPE } from '@/core/ledger';
 import { revisionOf } from '@/data/actions';
-import { packedAnswer, route } from '@/server/http';
+import { route } from '@/server/http';
 import { takeKnowledge } from '@/server/snapshot';
-import { workspaceName } from '@/server/steps';
+import { taggedAnswer } from '@/server/tagged-answer';
 import { patiently } from '@/server/workspace';
 
-/**
- * What the whole workspace knows of parts: prices and years. Kept by the browser under a tag, and sent again only when
- * something that belongs to no build has changed.
- */
+/** What the whole workspace knows of parts, prices and years: the same until something that belongs to no build changes. */
 export const GET = route(async (request) =>
-  patiently((handle) => {
-    const tag = `"${workspaceName(handle)}-${revisionOf(handle.db, [STOCK_SCOPE])}"`;
-    const headers = { etag: tag, 'cache-control': 'private, no-cache' };
-    if (request.headers.get('if-none-match') === tag) return new Response(null, { status: 304, headers });
-    return packedAnswer(request, takeKnowledge(handle), headers);
-  }),
+  patiently((handle) =>
+    taggedAnswer(request, handle, 'knowledge', revisionOf(handle.db, [STOCK_SCOPE]), () =>
+      takeKnowledge(handle),
+    ),
+  ),
 );

@@ -1,10 +1,9 @@
-import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { asId, type BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import type { Opening } from '@/screens/common/with-opening';
-import { earlyScript } from '@/screens/sending/asked-early';
+import { openingPaths } from '@/screens/sending/opening-paths';
 import { pageOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../with-workspace';
 
@@ -15,6 +14,12 @@ interface Opened {
 interface Props {
   readonly params: Promise<{ build: string }>;
 }
+
+/** Has a browser ask for a build's books as soon as it reads the page: they are there when the page's program is. */
+const AskedAtOnce = ({ build }: { readonly build: BuildId }) =>
+  Object.values(openingPaths(build)).map((path) => (
+    <link key={path} rel="preload" as="fetch" crossOrigin="anonymous" href={path} />
+  ));
 
 const openingOf = (handle: Handle, build: BuildId): Opened | undefined => {
   const opening = pageOpening(handle, build);
@@ -32,15 +37,12 @@ export const pageOpenedBy = <O extends Opened>(
 ) =>
   async function BuildPage({ params }: Props) {
     const build = asId<BuildId>((await params).build);
-    const nonce = (await headers()).get('x-nonce') ?? undefined;
     return withWorkspace((handle) => {
       const opened = open(handle, build);
       if (!opened) notFound();
       return (
         <>
-          {'later' in opened.opening && (
-            <script nonce={nonce} dangerouslySetInnerHTML={{ __html: earlyScript(build) }} />
-          )}
+          {'later' in opened.opening && <AskedAtOnce build={build} />}
           {show(opened, build)}
         </>
       );

@@ -1,0 +1,13 @@
+import type { BuildId } from '@/core/shared/ids';
+
+/**
+ * Where a page that has nothing of a build yet asks for its books, for what all builds share, and for what others leave it.
+ * That it takes packed answers stands in the address: what the page itself names as wanted, before its program is there, can
+ * say nothing in a header, and the program takes up only what was asked in the same words.
+ */
+export const openingPaths = (build: BuildId) =>
+  ({
+    snapshot: `/api/builds/${build}/snapshot?opening&packed`,
+    knowledge: '/api/knowledge?packed',
+    surroundings: `/api/builds/${build}/surroundings?packed`,
+  }) as const;
