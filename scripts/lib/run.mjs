@@ -34,7 +34,8 @@ export const PROGRAM = {
   tsx: 'node_modules/tsx/dist/cli.mjs',
   eslint: 'node_modules/eslint/bin/eslint.js',
   prettier: 'node_modules/prettier/bin/prettier.cjs',
-  tsc: 'node_modules/typescript/bin/tsc',
+  // A third of the time of the one in JavaScript, which eslint and Next read.
+  tsc: 'node_modules/typescript-native/bin/tsc',
   knip: 'node_modules/knip/bin/knip.js',
   vitest: 'node_modules/vitest/vitest.mjs',
   playwright: 'node_modules/@playwright/test/cli.js',
