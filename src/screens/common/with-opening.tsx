@@ -5,6 +5,7 @@ import type { BuildSnapshot, Workbench } from '@/core/workbench';
 import type { Later } from '@/server/snapshot';
 import type { ScreenName } from '@/ui/app-header';
 import { Button } from '@/ui/button';
+import { askAtOnce } from '../sending/opening-paths';
 import { askOpening } from '../sending/snapshots';
 import { comesToWords, copiesWords } from '../words/build';
 import { HeldBar } from './held-bar';
@@ -46,6 +47,7 @@ export const withOpening = <More extends object = object>(
     );
     if (!later) return whole;
     const { later: id, copies, comesTo } = later;
+    askAtOnce(id);
     const says = comesTo ? copiesWords(copies, comesTo.shipped) : '';
     const again = (): void => {
       setGot(null);

@@ -1,3 +1,4 @@
+import { preload } from 'react-dom';
 import type { BuildId } from '@/core/shared/ids';
 
 /**
@@ -11,3 +12,13 @@ export const openingPaths = (build: BuildId) =>
     knowledge: '/api/knowledge?packed',
     surroundings: `/api/builds/${build}/surroundings?packed`,
   }) as const;
+
+/**
+ * Has a browser ask for all of it as soon as it reads the page: it is there when the page's program is. Only what the server
+ * draws says so; a page that a link led to has its program already, and asks itself.
+ */
+export function askAtOnce(build: BuildId): void {
+  if (typeof window !== 'undefined') return;
+  for (const path of Object.values(openingPaths(build)))
+    preload(path, { as: 'fetch', crossOrigin: 'anonymous' });
+}

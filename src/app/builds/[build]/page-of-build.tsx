@@ -3,7 +3,6 @@ import type { ReactNode } from 'react';
 import { asId, type BuildId } from '@/core/shared/ids';
 import type { Handle } from '@/data/database';
 import type { Opening } from '@/screens/common/with-opening';
-import { openingPaths } from '@/screens/sending/opening-paths';
 import { pageOpening } from '@/server/snapshot';
 import { withWorkspace } from '../../with-workspace';
 
@@ -14,12 +13,6 @@ interface Opened {
 interface Props {
   readonly params: Promise<{ build: string }>;
 }
-
-/** Has a browser ask for a build's books as soon as it reads the page: they are there when the page's program is. */
-const AskedAtOnce = ({ build }: { readonly build: BuildId }) =>
-  Object.values(openingPaths(build)).map((path) => (
-    <link key={path} rel="preload" as="fetch" crossOrigin="anonymous" href={path} />
-  ));
 
 const openingOf = (handle: Handle, build: BuildId): Opened | undefined => {
   const opening = pageOpening(handle, build);
@@ -40,11 +33,6 @@ export const pageOpenedBy = <O extends Opened>(
     return withWorkspace((handle) => {
       const opened = open(handle, build);
       if (!opened) notFound();
-      return (
-        <>
-          {'later' in opened.opening && <AskedAtOnce build={build} />}
-          {show(opened, build)}
-        </>
-      );
+      return show(opened, build);
     });
   };
