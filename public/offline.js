@@ -8,9 +8,10 @@ const FILES = 'evarn-files';
 const KNOWN = 'evarn-known';
 // Books of a long log and large collections are no part of their pages: a page that has nothing yet asks for them.
 const KNOWLEDGE = [
-  /^\/api\/(knowledge\?packed|stock)$/,
-  /^\/api\/builds\/[^/]+\/surroundings\?packed$/,
-  /^\/api\/builds\/[^/]+\/snapshot\?opening&packed$/,
+  // Pages that were kept before an update ask in the words that they had then.
+  /^\/api\/(knowledge(\?packed)?|stock)$/,
+  /^\/api\/builds\/[^/]+\/surroundings(\?packed)?$/,
+  /^\/api\/builds\/[^/]+\/snapshot\?opening(&packed)?$/,
 ];
 const PACKED = 'application/gzip, application/json';
 const MOST = { [PAGES]: 40, [FILES]: 400, [KNOWN]: 50 };

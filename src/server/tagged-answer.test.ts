@@ -1,5 +1,5 @@
 import { gunzipSync } from 'node:zlib';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import type { Handle } from '@/data/database';
 import { taggedAnswer } from './tagged-answer';
 
@@ -64,11 +64,15 @@ describe('an answer that stays the same until a step is done', () => {
     expect(await no(await taggedAnswer(ask(), handle, 'first', 7, large))).toBe(14);
   });
 
-  it('that could not be put together is tried again', async () => {
-    const fails = vi.fn(() => {
-      throw new Error('busy');
-    });
-    await expect(taggedAnswer(ask(), handle, 'a', 7, fails)).rejects.toThrow('busy');
+  it.each([
+    ['put together', () => busy()],
+    ['packed', () => ({ toJSON: busy })],
+  ])('that could not be %s is tried again', async (_, make) => {
+    await expect(taggedAnswer(ask(), handle, 'a', 7, make)).rejects.toThrow('busy');
     expect(await no(await taggedAnswer(ask(), handle, 'a', 7, large))).toBe(1);
   });
 });
+
+function busy(): never {
+  throw new Error('busy');
+}

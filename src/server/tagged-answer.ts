@@ -34,13 +34,16 @@ export async function taggedAnswer(
   kept.set(handle, answers);
   const was = answers.get(name);
   const now = was?.tag === tag ? was : { tag, packed: read(packedAnswer(request, make(), headers)) };
+  // Last, since the first is the next to be forgotten.
   answers.delete(name);
   answers.set(name, now);
-  // What failed is made anew for the next who asks.
-  now.packed.catch(() => answers.delete(name));
   const [oldest] = answers.keys();
   if (answers.size > MOST && oldest !== undefined) answers.delete(oldest);
-  const { body, headers: said } = await now.packed;
+  const { body, headers: said } = await now.packed.catch((error: unknown) => {
+    // What failed is made anew for the next who asks.
+    if (answers.get(name) === now) answers.delete(name);
+    throw error;
+  });
   return new Response(new Uint8Array(body), { headers: said });
 }
 
