@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { FIGURES, takeTally, type Entry } from '../ledger';
 import { makeWorkbench, TEST_BUILD } from '../testing/workbench';
 import { MODIFICATIONS, randomLog, ZONES } from '../testing/world';
-import { openInSlices, snapshotLines, Workbench, type BuildSnapshot } from './index';
+import {
+  openInSlices,
+  recordsOfLine,
+  snapshotLines,
+  Workbench,
+  type BuildSnapshot,
+  type RecordLine,
+} from './index';
 
 /** A build with a log made at random, long enough for several slices. */
 function longBuild(seed: number, times: number): BuildSnapshot {
@@ -62,7 +69,22 @@ describe('a log that is opened in slices', () => {
     const snapshot = longBuild(5, 6);
     const [first, ...rest] = snapshotLines(snapshot).map((l) => JSON.parse(l) as unknown);
     expect(first).toEqual({ ok: true, value: JSON.parse(JSON.stringify({ ...snapshot, records: [] })) });
-    expect(rest.length).toBeGreaterThan(2);
-    expect(rest.flat()).toEqual(JSON.parse(JSON.stringify(snapshot.records)));
+    const read = rest.map((line) => recordsOfLine(line as RecordLine));
+    expect(read.flat()).toEqual(JSON.parse(JSON.stringify(snapshot.records)));
+    // A line is read at one go: it is never long, nor one of two types.
+    expect(Math.max(...read.map((r) => r.length))).toBe(500);
+    for (const line of read) expect(new Set(line.map((r) => r.type)).size).toBe(1);
+  });
+
+  it('is a quarter as long in its lines as its records are', () => {
+    const snapshot = longBuild(5, 6);
+    const entries = snapshot.records.filter((r) => r.type === 'entry');
+    const [, ...lines] = snapshotLines({ ...snapshot, records: entries });
+    expect(lines.join('').length).toBeLessThan(JSON.stringify(entries).length / 4);
+  });
+
+  it('is read where its lines are lists of records, as browsers may still hold them', () => {
+    const { records } = longBuild(5, 1);
+    expect(recordsOfLine(records)).toEqual(records);
   });
 });

@@ -2,16 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import clsx from 'clsx';
-import {
-  memo,
-  useCallback,
-  useContext,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useState,
-  type ReactNode,
-} from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { Entry, Figure } from '@/core/ledger';
 import { draftModification, type BuildSnapshot, type LineReading } from '@/core/workbench';
 import type { ElementKey } from '@/core/parts';
@@ -22,9 +13,9 @@ import { BalanceBand } from './balance-band';
 import { BuildBar } from '../common/build-bar';
 import { BuildContext, useBuild } from '../common/build-store';
 import { useOpenedStore } from '../common/build-screen';
-import { OpenedContext } from '../common/opened-context';
 import { BuildDialog } from './build-dialog';
 import { CameFromDialog } from './came-from-dialog';
+import { Column } from './column';
 import { LogLine } from './log-line';
 import { CountLeftDialog } from './count-left-dialog';
 import { Consequences } from './consequences';
@@ -142,25 +133,6 @@ const NONE: readonly Entry[] = [];
 function entriesOf(reading: LineReading | null): readonly Entry[] {
   const made = reading?.clauses.flatMap((c) => c.entry ?? []) ?? NONE;
   return made.length > 0 ? made : NONE;
-}
-
-interface ColumnProps {
-  /** On narrow screens one column shows. */
-  readonly shows: boolean;
-  readonly className?: string;
-  readonly children: ReactNode;
-}
-
-/**
- * One of the columns above the line. Of a long log, which was opened here and not by the server, they are drawn after the
- * line: it answers a quarter of a second sooner, and keys come before the rest of the drawing.
- */
-function Column({ shows, className, children }: ColumnProps) {
-  const cameWithThePage = useContext(OpenedContext) === null;
-  const drawn = useDeferredValue(true, cameWithThePage);
-  return (
-    <div className={clsx('pane min-w-0', className, !shows && 'max-lg:hidden')}>{drawn && children}</div>
-  );
 }
 
 /** Who opens a build with a keyboard at hand types: the line has the focus, unless something else was asked for. */

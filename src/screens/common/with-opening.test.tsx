@@ -4,13 +4,17 @@ import { afterEach, expect, it, vi } from 'vitest';
 import { openInSlices } from '@/core/workbench';
 import { takeSnapshot, type Later } from '@/server/snapshot';
 import { testBuild } from '@/server/testing/workspace';
-import { askOpening } from '../sending/snapshots';
+import { askOpening, askOwnOpening } from '../sending/snapshots';
 import { BuildBar } from './build-bar';
 import { BuildScreen } from './build-screen';
 import { useBackground } from './use-background';
 import { withOpening } from './with-opening';
 
-vi.mock(import('../sending/snapshots'), async (original) => ({ ...(await original()), askOpening: vi.fn() }));
+vi.mock(import('../sending/snapshots'), async (original) => ({
+  ...(await original()),
+  askOpening: vi.fn(),
+  askOwnOpening: vi.fn(),
+}));
 vi.mock(import('next/navigation'), async (original) => ({
   ...(await original()),
   usePathname: () => '/builds',
@@ -66,4 +70,13 @@ it('books that do not come are asked for again', async () => {
   const again = await screen.findByRole('button', { name: 'Try again' });
   act(() => again.click());
   expect(await screen.findByRole('button', { name: 'Files and prints' })).toBeTruthy();
+});
+
+it('the bench, where a line is typed, waits for what the build has and for nothing else', async () => {
+  const Bench = withOpening(() => <p>its line</p>, 'Bench');
+  vi.mocked(askOpening).mockClear();
+  vi.mocked(askOwnOpening).mockResolvedValueOnce(await opened());
+  render(<Bench opening={later} />);
+  expect(await screen.findByText('its line')).toBeTruthy();
+  expect(askOpening).not.toHaveBeenCalled();
 });

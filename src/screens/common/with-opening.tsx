@@ -6,7 +6,7 @@ import type { Later } from '@/server/snapshot';
 import type { ScreenName } from '@/ui/app-header';
 import { Button } from '@/ui/button';
 import { askAtOnce } from '../sending/opening-paths';
-import { askOpening } from '../sending/snapshots';
+import { askOpening, askOwnOpening } from '../sending/snapshots';
 import { comesToWords, copiesWords } from '../words/build';
 import { HeldBar } from './held-bar';
 import { OpenedContext } from './opened-context';
@@ -32,7 +32,9 @@ export const withOpening = <More extends object = object>(
     useEffect(() => {
       if (!later) return;
       let there = true;
-      void askOpening(later.later).then(
+      // A line can be typed with what the build has: what else is known of parts comes meanwhile.
+      const ask = name === 'Bench' ? askOwnOpening : askOpening;
+      void ask(later.later).then(
         // A long log takes a while to draw: the page goes on answering meanwhile.
         (bench) => there && startTransition(() => setGot(bench ?? 'failed')),
       );

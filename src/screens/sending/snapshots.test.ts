@@ -4,7 +4,7 @@ import { removed, stockAccount, type Entry } from '@/core/ledger';
 import { newsLine, snapshotLines, Workbench, type BuildSnapshot } from '@/core/workbench';
 import { makeWorkbench, TEST_BUILD, TEST_TRAY, used } from '@/core/testing/workbench';
 import { el } from '@/core/testing/world';
-import { askBench, askOpening, askSnapshot } from './snapshots';
+import { askBench, askOpening, askOwnOpening, askSnapshot } from './snapshots';
 import { turns } from './turns';
 
 const snapshot: BuildSnapshot = {
@@ -132,6 +132,17 @@ describe('what a build opens with is read', () => {
       expect(Math.max(...fresh.values())).toBe(1);
       answeringInTurn(since(snapshot.revision - 1, 1, 1, 5));
       expect(await own()).toBe(5);
+    });
+
+    it('or with its own alone, and asks for nothing else: a line can be typed with that', async () => {
+      const times = answeringInTurn(said);
+      const { snapshot: read, workbench } = (await askOwnOpening(TEST_BUILD))!;
+      expect([...times.keys()]).toEqual([`/api/builds/${TEST_BUILD}/snapshot?opening&packed`]);
+      expect(read).toEqual(asSent);
+      expect(workbench.isComplete).toBe(false);
+      expect(workbench.planned.figures({ of: 'build' }).onModel).toBe(12);
+      serving(`/api/builds/${TEST_BUILD}/snapshot?opening&packed`);
+      expect(await askOwnOpening(TEST_BUILD)).toBeUndefined();
     });
 
     it('without it where it cannot be had, to learn it later; and not at all without its own', async () => {

@@ -1,9 +1,11 @@
 import {
   caughtUp,
   openInSlices,
+  recordsOfLine,
   withKnowledge,
   type BuildSnapshot,
   type News,
+  type RecordLine,
   type Workbench,
 } from '@/core/workbench';
 import type { BuildId } from '@/core/shared/ids';
@@ -31,10 +33,10 @@ async function readLines(response: Response): Promise<Said> {
   const records: TypedRecord[] = [];
   let first: Said | undefined;
   let news: News | undefined;
-  for await (const line of linesOf<Said | TypedRecord[] | { news: News }>(body)) {
-    if (Array.isArray(line)) records.push(...line);
+  for await (const line of linesOf<Said | RecordLine | { news: News }>(body)) {
+    if ('ok' in line) first = line;
     else if ('news' in line) news = line.news;
-    else first = line;
+    else records.push(...recordsOfLine(line));
     await pause();
   }
   if (!first) throw new SyntaxError('an answer without a line');
@@ -49,21 +51,36 @@ export async function askBench(build: BuildId): Promise<Workbench | undefined> {
   return snapshot && openInSlices(snapshot, turns());
 }
 
+/** What a page that had nothing yet of a build has of it then. */
+export interface OpenedBuild {
+  readonly snapshot: BuildSnapshot;
+  readonly workbench: Workbench;
+}
+
 /**
- * The same for a page that has nothing yet, with what the whole workspace knows and has where that can be had too: a long
- * log is drawn once, and not once more when the prices come. Without the network it takes what was kept of the build in
- * the browser.
+ * The same for a page that has nothing yet. Without the network it takes what was kept of the build in the browser. What
+ * the whole workspace knows and has is still to be learnt.
  */
-export async function askOpening(
-  build: BuildId,
-): Promise<{ readonly snapshot: BuildSnapshot; readonly workbench: Workbench } | undefined> {
-  const [own, early] = await Promise.all([
-    had(() => fetch(openingPaths(build).snapshot), readLines),
-    askAround(build),
-  ]);
+export async function askOwnOpening(build: BuildId): Promise<OpenedBuild | undefined> {
+  const own = await askOwn(build);
+  return own && opened(own);
+}
+
+/**
+ * The same with what the whole workspace knows and has, where that can be had too: what is drawn of a long log needs nearly
+ * all of it, and is drawn once, and not once more when the prices come.
+ */
+export async function askOpening(build: BuildId): Promise<OpenedBuild | undefined> {
+  const [own, early] = await Promise.all([askOwn(build), askAround(build)]);
   if (!own) return undefined;
   // Asked for beside the build, they may have been answered before something that the build has already.
   const around = early && !isSince(early, own.revision) ? ((await askAround(build)) ?? early) : early;
-  const snapshot = around ? withKnowledge(own, around.knowledge, around.surroundings) : own;
-  return { snapshot, workbench: await openInSlices(snapshot, turns()) };
+  return opened(around ? withKnowledge(own, around.knowledge, around.surroundings) : own);
 }
+
+const askOwn = (build: BuildId) => had(() => fetch(openingPaths(build).snapshot), readLines);
+
+const opened = async (snapshot: BuildSnapshot): Promise<OpenedBuild> => ({
+  snapshot,
+  workbench: await openInSlices(snapshot, turns()),
+});
