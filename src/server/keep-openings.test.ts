@@ -3,11 +3,11 @@ import os from 'node:os';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { afterAll, beforeAll, expect, it, vi } from 'vitest';
-import { added, STOCK_SCOPE, type TypedRecord } from '@/core/ledger';
+import { added, STOCK_SCOPE } from '@/core/ledger';
 import { waitFor } from '@/core/market';
 import { asId, type ActionId, type BuildId, type EntryId } from '@/core/shared/ids';
 import { el } from '@/core/testing/world';
-import { caughtUp, type BuildSnapshot, type News } from '@/core/workbench';
+import { caughtUp, recordsOfLine, type BuildSnapshot, type News, type RecordLine } from '@/core/workbench';
 import { openDatabase } from '@/data/database';
 import { deleteBuildOf } from './delete-build';
 import { packedOpening, readLongLogs } from './keep-openings';
@@ -27,7 +27,7 @@ afterAll(() => {
 });
 
 const packed = () => packedOpening(t.handle, t.build);
-type Line = { readonly value: BuildSnapshot } | { readonly news: News } | TypedRecord[];
+type Line = { readonly value: BuildSnapshot } | { readonly news: News } | RecordLine;
 
 /** The lines as the page joins them, and how many things it was told behind them. */
 function joined(bytes: Uint8Array | null): { readonly snapshot: BuildSnapshot; readonly told: number } {
@@ -35,7 +35,10 @@ function joined(bytes: Uint8Array | null): { readonly snapshot: BuildSnapshot; r
   const read = lines.map((line) => JSON.parse(line) as Line);
   const [first] = read.flatMap((l) => ('value' in l ? [l.value] : []));
   const [news] = read.flatMap((l) => ('news' in l ? [l.news] : []));
-  const snapshot = { ...first!, records: read.flatMap((l) => (Array.isArray(l) ? l : [])) };
+  const snapshot = {
+    ...first!,
+    records: read.flatMap((l) => ('value' in l || 'news' in l ? [] : recordsOfLine(l))),
+  };
   return { snapshot: news ? caughtUp(snapshot, news) : snapshot, told: news?.diffs.length ?? 0 };
 }
 const now = () => JSON.parse(JSON.stringify(takeOpening(t.handle, t.build))) as BuildSnapshot;

@@ -104,7 +104,7 @@ const WARM_WITHIN_MS = 6_000;
  * has still to be compiled end a tenth above what they end at else: a server that has just started is waited for, and the
  * time of a solve begins then. What is wanting becomes warm at once, not one after another.
  */
-export function warmThreads(signal?: AbortSignal): Promise<void> {
+export function warmThreads(signal?: AbortSignal, withinMs = WARM_WITHIN_MS): Promise<void> {
   const areWarm = () => pool.idle.length - pool.warming.size >= WARM;
   return new Promise((done) => {
     const end = () => {
@@ -117,7 +117,7 @@ export function warmThreads(signal?: AbortSignal): Promise<void> {
     const look = () => {
       if (areWarm() || pool.warming.size === 0 || signal?.aborted) end();
     };
-    const timer = setTimeout(end, WARM_WITHIN_MS);
+    const timer = setTimeout(end, withinMs);
     pool.waiting.add(look);
     signal?.addEventListener('abort', end);
     if (!areWarm()) while (pool.idle.length < WARM) warmOne();
