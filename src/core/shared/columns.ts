@@ -1,5 +1,3 @@
-import { assert } from './assert';
-
 type Row = Readonly<Record<string, unknown>>;
 
 /** What one field says in each row: as it is, by its place among the few things that are said, or lists of rows once more. */
@@ -21,14 +19,14 @@ const OFTEN = 4;
 
 /**
  * Rows that have the same fields as columns, for sending: a long list of records with many empty fields is a fifth as long
- * so, and read in half the time. Rows of unlike fields, and no row, are an error.
+ * so, and read in half the time. Null for no row, and for rows of unlike fields, which have no columns.
  *
  * @example toColumns([{ id: 'a', qty: 2, note: '' }, { id: 'b', qty: 2, note: '' }])
  *   // { count: 2, like: { id: 'a', qty: 2, note: '' }, columns: [{ field: 'id', values: ['a', 'b'] }] }
  */
-export function toColumns(rows: readonly object[]): Columns {
+export function toColumns(rows: readonly object[]): Columns | null {
   const [like] = rows as readonly Row[];
-  assert(like && haveSameFields(rows), 'columns are of rows with the same fields');
+  if (!like || !haveSameFields(rows)) return null;
   const columns = Object.keys(like).flatMap((field) => {
     const values = rows.map((row) => (row as Row)[field]);
     return isAlike(values) ? [] : [columnOf(field, values)];
@@ -38,8 +36,8 @@ export function toColumns(rows: readonly object[]): Columns {
 
 function columnOf(field: string, values: readonly unknown[]): Column {
   if (areListsOfRows(values)) {
-    const all = values.flat();
-    if (haveSameFields(all)) return { field, lengths: values.map((v) => v.length), rows: toColumns(all) };
+    const rows = toColumns(values.flat());
+    if (rows) return { field, lengths: values.map((v) => v.length), rows };
   }
   const said = values.every(isPlain) ? [...new Set(values)] : values;
   if (said.length * OFTEN > values.length) return { field, values };
@@ -72,7 +70,7 @@ function valuesOf(column: Column): readonly unknown[] {
 }
 
 /** True where rows have the same fields, whatever these say. A field without a value is none: JSON leaves it out. */
-export function haveSameFields(rows: readonly object[]): boolean {
+function haveSameFields(rows: readonly object[]): boolean {
   const fields = new Set(Object.keys(rows[0] ?? {}));
   return rows.every((row) => {
     const own = Object.entries(row);
@@ -90,5 +88,4 @@ function isAlike(values: readonly unknown[]): boolean {
 }
 
 const areListsOfRows = (values: readonly unknown[]): values is readonly object[][] =>
-  values.every((v) => Array.isArray(v) && v.every((x) => !isPlain(x) && !Array.isArray(x))) &&
-  values.some((v) => (v as readonly unknown[]).length > 0);
+  values.every((v) => Array.isArray(v) && v.every((x) => !isPlain(x) && !Array.isArray(x)));

@@ -1,5 +1,5 @@
 import type { TypedRecord } from '../ledger';
-import { fromColumns, haveSameFields, toColumns, type Columns } from '../shared/columns';
+import { fromColumns, toColumns, type Columns } from '../shared/columns';
 import type { News } from './caught-up';
 
 /** Records to a line: what is read of one at a time takes a few milliseconds. */
@@ -28,8 +28,8 @@ export type RecordLine =
   { readonly type: TypedRecord['type']; readonly columns: Columns } | readonly TypedRecord[];
 
 function lineOf(some: readonly TypedRecord[]): RecordLine {
-  const records = some.map((r) => r.record);
-  return haveSameFields(records) ? { type: some[0]!.type, columns: toColumns(records) } : some;
+  const columns = toColumns(some.map((r) => r.record));
+  return columns ? { type: some[0]!.type, columns } : some;
 }
 
 /**
