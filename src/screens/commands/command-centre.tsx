@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect } from 'react';
+import { leaveToInputMethod } from '@/ui/input-method';
 import { goToRegion, keepFocus } from '@/ui/keep-focus';
 import { usePathname, useRouter } from 'next/navigation';
 import { useStore } from 'zustand';
@@ -52,6 +53,7 @@ export function CommandCentre() {
   ];
   useCommands(commands);
   useEffect(keepFocus, []);
+  useEffect(leaveToInputMethod, []);
   const close = () => openCommandCentre(null);
   if (open === 'commands') return <CommandPalette onClose={close} />;
   return open === 'keys' ? <KeysSheet onClose={close} /> : null;

@@ -111,8 +111,8 @@ function Line() {
 }
 
 describe('a line that is entered while the page wakes up', () => {
-  const enter = () =>
-    at('input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+  const enter = (isComposing = false) =>
+    at('input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', isComposing, bubbles: true }));
   const type = (text: string) => {
     at<HTMLInputElement>('input').value = text;
     has(at('input'));
@@ -129,6 +129,15 @@ describe('a line that is entered while the page wakes up', () => {
     await settle();
     expect(sent.mock.calls).toEqual([['-2 brick']]);
     expect(at<HTMLInputElement>('input').value).toBe('');
+  });
+
+  it('stays where Enter took a word of an input method, and no line', async () => {
+    type('-2 ブリック');
+    enter(true);
+    hydrate();
+    await settle();
+    expect(sent).not.toHaveBeenCalled();
+    expect(at<HTMLInputElement>('input').value).toBe('-2 ブリック');
   });
 
   it.each([

@@ -41,7 +41,9 @@ export function keepEarly(): void {
       return;
     }
     if (event.type === 'keydown') {
-      const isEntered = (event as KeyboardEvent).key === 'Enter' && early.typed.has(field);
+      const { key, isComposing } = event as KeyboardEvent;
+      // The Enter that ends a word of an input method is no Enter in the field.
+      const isEntered = key === 'Enter' && !isComposing && early.typed.has(field);
       // A form's button is pressed by the browser.
       if (isEntered && field.localName === 'input' && !field.form) early.pressed = field;
       return;
