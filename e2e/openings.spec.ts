@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { balance, makeBuild, openBuild } from './helpers';
+import { balance, isAccessible, makeBuild, openBuild } from './helpers';
 
 /** Each screen of a build that opens with something to read, and what its first part begins with. */
 const SCREENS = [
@@ -49,9 +49,54 @@ test('no screen opens with the library that checks formats: the server does that
   expect(has('_zod')).toBe(0);
 });
 
+test('on a low screen a page stays where it is as it wakes up: what is pressed then is pressed', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  await openBuild(page, /Lightkeeper's House/);
+  const build = new URL(page.url()).pathname;
+  await expect(page.locator('#log-line')).toBeFocused();
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  // Each is pressed as soon as it is there, whatever else the page is about to do.
+  for (const [from, to] of [
+    ['', 'Fit'],
+    ['/inspect', 'Bench'],
+    ['', 'Parts'],
+  ] as const) {
+    await page.goto(build + from, { waitUntil: 'commit' });
+    await page.getByRole('link', { name: to, exact: true }).click();
+    await expect(page).toHaveURL(build + (to === 'Bench' ? '' : `/${to.toLowerCase()}`));
+  }
+});
+
 test('what a box cost is not known until it is said, and no sum hides it', async ({ page }) => {
   await makeBuild(page, 'Unpriced', 'part\tcolour\tqty\tzone\nbrick 1x2\tash\t60\tWall\n');
   await page.goto(`${new URL(page.url()).pathname}/tally`);
   await expect(page.getByText('what these boxes cost is not known')).toBeVisible();
   await expect(page.getByText('1 box without a price')).toBeVisible();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('button', { name: 'Price them… U' }).click();
+  const unpriced = page.getByRole('dialog', { name: '1 box without a price' });
+  const paid = unpriced.getByLabel('What was paid for the box Pasted block');
+  await paid.fill('two');
+  await expect(unpriced.getByRole('alert')).toContainText('“two” is not a price.');
+  await paid.fill('39.99');
+  await isAccessible(page, '[role=dialog]');
+  await page.keyboard.press('Enter');
+  await expect(unpriced).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Price them… U' })).toHaveCount(0);
+  // What was typed wrong is put right, and so is what the box is called.
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('This build');
+  await page.keyboard.press('Enter');
+  const build = page.getByRole('dialog', { name: 'This build' });
+  await build.getByLabel('Box, new').fill('Lock cottage');
+  await build.getByLabel('Paid for Lock cottage').fill('37,50');
+  await isAccessible(page, '[role=dialog]');
+  await page.keyboard.press('Enter');
+  await expect(build).toBeHidden();
+  await page.getByRole('link', { name: 'Tally' }).click();
+  await expect(page.getByText('of it £37.50 for these boxes')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: change the box Lock cottage/ }).click();
+  await expect(page.getByText('of it £39.99 for these boxes')).toBeVisible();
 });

@@ -8,6 +8,7 @@ import {
   type Virtualizer,
 } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { scrollerOf, useShow } from './in-sight';
 import { usePrinting } from './use-printing';
 
 interface VirtualListProps<T> {
@@ -42,9 +43,11 @@ export function VirtualList<T>(props: VirtualListProps<T>) {
 
 function DrawnWhole<T>({ items, keyOf, className, rowClass, inSight, children }: VirtualListProps<T>) {
   const list = useRef<HTMLUListElement>(null);
-  useEffect(() => {
-    if (inSight !== undefined) list.current?.children[inSight]?.scrollIntoView({ block: 'nearest' });
-  }, [inSight, items]);
+  const show = useShow();
+  useEffect(
+    () => show(inSight === undefined ? null : list.current?.children[inSight]),
+    [show, inSight, items],
+  );
   return (
     <ul ref={list} className={className}>
       {items.map((item, i) => (
@@ -154,15 +157,10 @@ function Rows<T>(props: InSightProps<T> & { readonly virtual: OfRows }) {
   );
 }
 
-/** The nearest element around a list that has more in it than it shows, or the window: which, depends on its width. */
+/** Whether an element around the list scrolls or the window depends on its width. */
 function placeOf(list: HTMLElement, was: Place | null): Place {
-  let scroller = list.parentElement;
-  while (scroller && !(scrolls(scroller) && scroller.scrollHeight > scroller.clientHeight))
-    scroller = scroller.parentElement;
+  const scroller = scrollerOf(list);
   const above = scroller ? scroller.getBoundingClientRect().top - scroller.scrollTop : -window.scrollY;
   const top = Math.round(list.getBoundingClientRect().top - above);
   return was && scroller === was.scroller && top === was.top ? was : { scroller, top };
 }
-
-const scrolls = (element: HTMLElement): boolean =>
-  element !== document.documentElement && ['auto', 'scroll'].includes(getComputedStyle(element).overflowY);

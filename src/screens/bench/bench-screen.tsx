@@ -135,11 +135,14 @@ function entriesOf(reading: LineReading | null): readonly Entry[] {
   return made.length > 0 ? made : NONE;
 }
 
-/** Who opens a build with a keyboard at hand types: the line has the focus, unless something else was asked for. */
+/**
+ * Who opens a build with a keyboard at hand types: the line has the focus, unless something else was asked for. The page stays
+ * where it is: a link that is being pressed as the page wakes up would be gone from under the pointer.
+ */
 function useFocusInLine() {
   useEffect(() => {
     if (matchMedia('(pointer: fine)').matches && document.activeElement === document.body)
-      document.getElementById('log-line')?.focus();
+      document.getElementById('log-line')?.focus({ preventScroll: true });
   }, []);
 }
 

@@ -1,9 +1,10 @@
 'use client';
 
 import clsx from 'clsx';
-import { Fragment, useEffect, useRef } from 'react';
+import { Fragment } from 'react';
 import { sizeOf, type Entry, type Modification } from '@/core/ledger';
 import type { EntryId } from '@/core/shared/ids';
+import { useInSight } from '@/ui/in-sight';
 import { count, modNo } from '@/ui/numbers';
 import { booksInView, entriesOf, useBuild } from '../common/build-store';
 import { CardMenu } from './card-menu';
@@ -43,10 +44,7 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
   const scope = { of: 'modification', modification: modification.id } as const;
   const figures = booksInView({ workbench, view, version }).figures(scope);
   const zone = workbench.records.zone.get(modification.zone);
-  const head = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (open) head.current?.scrollIntoView({ block: 'nearest' });
-  }, [open]);
+  const head = useInSight<HTMLDivElement>(open);
   const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
   const where = [
     ...(zone?.parent ? [zone.name] : []),
