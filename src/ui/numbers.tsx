@@ -9,6 +9,9 @@ export const count = (n: number): string => formatNumber(n);
 
 export const pieces = (n: number): string => `${count(n)} ${n === 1 ? 'piece' : 'pieces'}`;
 
+/** "1 spare", "14 spares" */
+export const spares = (n: number): string => `${count(n)} ${n === 1 ? 'spare' : 'spares'}`;
+
 /** "1 kind", "56 kinds": elements, each with its number of pieces. */
 export const kinds = (n: number): string => `${count(n)} ${n === 1 ? 'kind' : 'kinds'}`;
 

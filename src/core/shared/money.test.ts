@@ -37,6 +37,9 @@ describe('money', () => {
     ['-3', undefined],
     ['abc', undefined],
     ['1..2', undefined],
+    ['100000000', 10_000_000_000],
+    ['100000000.01', undefined],
+    ['10000000001p', undefined],
   ])('reads %j as %s', (text, amount) => expect(readMoney(text)).toBe(amount));
 
   it.each([

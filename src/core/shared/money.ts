@@ -1,4 +1,5 @@
 import { assert } from './assert';
+import { LIMITS } from './bounds';
 import { readDecimal } from './decimal';
 import { formatCurrency, forms, type Forms } from './forms';
 
@@ -49,12 +50,14 @@ export const moneyToEdit = (amount: Minor, form: Forms = forms()): string =>
 
 /**
  * Reads an amount as people and spreadsheets write it ("0.12", "£1,204.50", "1.204,50 €", "12p", ",07") into minor
- * units, rounded to the nearest; undefined when it is not an amount or is below zero.
+ * units, rounded to the nearest; undefined when it is not an amount, is below zero, or is more than a record may have.
  */
 export function readMoney(text: string): Minor | undefined {
   const pence = /^\s*(\d+)\s*(p|c|ct)\s*$/i.exec(text);
-  if (pence?.[1]) return Number(pence[1]);
+  if (pence?.[1]) return withinBounds(Number(pence[1]));
   if (/[^\d.,\s'\p{Sc}A-Za-z]/u.test(text)) return undefined;
   const amount = readDecimal(text.replace(/[\p{Sc}A-Za-z]/gu, ''));
-  return amount === undefined || amount > 1e10 ? undefined : Math.round(amount * 100);
+  return amount === undefined ? undefined : withinBounds(Math.round(amount * 100));
 }
+
+const withinBounds = (amount: Minor): Minor | undefined => (amount <= LIMITS.money ? amount : undefined);

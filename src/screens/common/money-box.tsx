@@ -19,7 +19,7 @@ export function MoneyBox({ label, value, onChange, bare }: MoneyBoxProps) {
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed?.trim() ? readMoney(typed) : null;
-  const bad = typed !== null && read === undefined ? 'an amount like 4.50' : '';
+  const bad = read === undefined ? `an amount like ${moneyToEdit(450)}` : '';
   // No form takes it until it is put right.
   useEffect(() => field.current?.setCustomValidity(bad), [bad]);
   const take = () => {

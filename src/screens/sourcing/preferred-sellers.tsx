@@ -1,6 +1,6 @@
 import { Select } from '@/ui/field';
 import type { SourcingTools } from './use-sourcing';
-import { NumberBox } from '../common/number-box';
+import { MoneyBox } from '../common/money-box';
 
 /** Sellers of the plan and those that were chosen before: preferred, or never. */
 export function PreferredSellers({ sourcing }: { sourcing: SourcingTools }) {
@@ -38,12 +38,10 @@ export function PreferredSellers({ sourcing }: { sourcing: SourcingTools }) {
         </label>
       ))}
       {p.prefer.size > 0 && (
-        <NumberBox
-          label="A preferred parcel may cost more by (pence)"
-          least={0}
-          most={100_000}
+        <MoneyBox
+          label="A preferred parcel may cost more by"
           value={p.favour}
-          onChange={(favour) => setPreferences({ ...p, favour })}
+          onChange={(favour) => setPreferences({ ...p, favour: favour ?? 0 })}
         />
       )}
     </fieldset>

@@ -6,7 +6,7 @@ import { Field } from '@/ui/field';
 import { count } from '@/ui/numbers';
 import { priceListWords } from '../words/price-list';
 import type { SourcingTools } from './use-sourcing';
-import { NumberBox } from '../common/number-box';
+import { MoneyBox } from '../common/money-box';
 
 /** "1 offer", "90 offers" */
 const offersOf = ({ offers }: Pick<MarketSeller, 'offers'>): string =>
@@ -64,12 +64,10 @@ export function PriceLists({ sourcing }: { sourcing: SourcingTools }) {
             </Button>
           </p>
         ))}
-        <NumberBox
-          label="Postage in pence, whatever the weight"
-          least={0}
-          most={100_000}
+        <MoneyBox
+          label="Postage, whatever the weight"
           value={sourcing.listPostage}
-          onChange={sourcing.setListPostage}
+          onChange={(postage) => sourcing.setListPostage(postage ?? 0)}
         />
         <Field label="CSV with part, colour, price, stock">
           <input
