@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { goneAccount, orderAccount, OUTSIDE, ownAccount } from '../places';
+import { goneAccount, grade, orderAccount, OUTSIDE, ownAccount } from '../places';
 import type { Copy } from '../records';
 import { asId, type CopyId } from '../shared/ids';
 import { ash, chalk, model, move, porch, root, shipped, spares, tray, unpack } from '../testing/tally';
@@ -58,6 +58,15 @@ describe('where pieces of the model came from', () => {
     const moved = entry('mv', 'move', [{ ...move(6), from: model, to: modelAccount(porch) }]);
     expect(rowsOf([unpack, off, moved])).toEqual([[root, `box:${COPY}`, chalk, 20]]);
   });
+});
+
+it('pieces that are noted as yellowed came from nowhere anew', () => {
+  const entries = [unpack, into('a', tray, 3)];
+  const noted = entry('n', 'regrade', [
+    { ...move(2, chalk), from: model, to: OUTSIDE },
+    { ...move(2, chalk), grade: grade('yellowed'), from: OUTSIDE, to: model },
+  ]);
+  expect(rowsOf([...entries, noted])).toEqual(rowsOf(entries));
 });
 
 describe('the name of an origin', () => {

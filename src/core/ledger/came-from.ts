@@ -1,7 +1,7 @@
-import { accountOwner, placeOf, sourceName, zoneOf, type AccountKey } from '../places';
+import { accountOwner, ENTRY_KINDS, placeOf, sourceName, zoneOf, type AccountKey } from '../places';
 import type { ElementKey } from '../parts';
 import type { CopyId, ZoneId } from '../shared/ids';
-import type { Copy } from '../records';
+import type { Copy, Entry, Movement } from '../records';
 import type { Books } from './books';
 
 /** Where pieces of the model came from: a box of its own, or one of the other sources. */
@@ -32,13 +32,17 @@ export function cameFrom(books: Books): CameFrom[] {
   for (const entry of books.entries)
     for (const m of entry.movements) {
       const zone = zoneOf(m.to);
-      const origin = zone && originOf(m.from);
+      const origin = zone && originIn(entry, m);
       if (!zone || !origin) continue;
       const key = `${zone}|${originKey(origin)}|${m.element}`;
       rows.set(key, { zone, origin, element: m.element, qty: (rows.get(key)?.qty ?? 0) + m.qty });
     }
   return [...rows.values()];
 }
+
+/** What pieces of an entry came from that join the model; undefined for what was there already, if in another condition. */
+export const originIn = (entry: Entry, m: Movement): Origin | undefined =>
+  ENTRY_KINDS[entry.kind].regrades ? undefined : originOf(m.from);
 
 /** What pieces that join the model from a place came from; undefined for what was there already. */
 export function originOf(from: AccountKey): Origin | undefined {

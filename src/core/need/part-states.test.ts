@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { placeOf, type Entry } from '../ledger';
+import { grade, modelAccount, placeOf, type Entry } from '../ledger';
 import { asId, countingIds, type ModificationId, type OrderId } from '../shared/ids';
-import { did, makeWorkbench, zoneId } from '../testing/workbench';
+import { did, makeWorkbench, notedYellowed, zoneId } from '../testing/workbench';
+import { el } from '../testing/world';
 import {
   addModification,
   elsewhereOf,
@@ -163,6 +164,19 @@ describe('had, bought, ordered, to buy', () => {
     expect(pieces(w)).toEqual([0, 6, 0, 0]);
     log('+9 brick 1x2 chalk from own parts plan');
     expect(pieces(w)).toEqual([5, 6, 0, 4]);
+  });
+
+  it('pieces that are noted as yellowed were neither had nor bought: they were there', () => {
+    const { w, log } = wall();
+    log('+4 brick 1x2 chalk');
+    const before = pieces(w);
+    const ash = el('brick 1x2', 'ash');
+    notedYellowed(w, zoneId('Wall'), ash, 6);
+    expect(new Map(w.built.balances.grades(modelAccount(zoneId('Wall')), ash)).get(grade('yellowed'))).toBe(
+      6,
+    );
+    expect(pieces(w)).toEqual(before);
+    expect(pieces(w, { of: 'zone', zone: zoneId('Wall') })).toEqual(before);
   });
 
   it('a total opens into the entries it came from', () => {

@@ -1,4 +1,5 @@
 import { placeOf, zoneOf, type Scope } from '../ledger';
+import { ENTRY_KINDS } from '../places';
 import type { Entry } from '../records';
 import type { ZoneId } from '../shared/ids';
 import type { Minor } from '../shared/money';
@@ -61,6 +62,8 @@ function statesIn(
     if (worth === null) sum.unpriced += qty;
     else sum.money += worth * qty;
   };
+  // The same pieces in another condition came from nowhere and were paid with nothing.
+  if (ENTRY_KINDS[entry.kind].regrades) return [];
   for (let i = 0; i < entry.movements.length; i++) {
     const m = entry.movements[i]!;
     const from = placeOf(m.from);

@@ -1,4 +1,5 @@
 import { inView, placeOf, type Place } from '../ledger';
+import { ENTRY_KINDS } from '../places';
 import { splitElementKey } from '../parts';
 import type { ColourId } from '../shared/ids';
 import type { Workbench } from '../workbench';
@@ -69,7 +70,8 @@ export function piecesByOrigin(workbench: Workbench, planned: boolean): OriginSu
   const view = { kind: planned ? ('planned' as const) : ('built' as const) };
   const sums = new Map<Place, number>();
   for (const e of workbench.entries) {
-    if (!inView(e, view)) continue;
+    // Pieces noted in another condition came from nowhere.
+    if (!inView(e, view) || ENTRY_KINDS[e.kind].regrades) continue;
     for (const m of e.movements) {
       const from = placeOf(m.from);
       if (placeOf(m.to) === 'model' && from !== 'model') sums.set(from, (sums.get(from) ?? 0) + m.qty);

@@ -1,4 +1,4 @@
-import { originKey, originOf, placeOf, type Books, type Origin } from '../ledger';
+import { originIn, originKey, placeOf, type Books, type Origin } from '../ledger';
 import type { PartMarkName } from '../records';
 import type { ElementKey } from '../parts';
 import type { EntryId } from '../shared/ids';
@@ -31,7 +31,7 @@ export function originShares(workbench: Workbench, books: Books): OriginShare[] 
   const sums = new Map<string, { origin: Origin; pieces: number; worth: Minor; unpriced: number }>();
   for (const entry of books.entries)
     for (const m of entry.movements) {
-      const origin = placeOf(m.to) === 'model' ? originOf(m.from) : undefined;
+      const origin = placeOf(m.to) === 'model' ? originIn(entry, m) : undefined;
       if (!origin) continue;
       const sum = sums.get(originKey(origin)) ?? { origin, pieces: 0, worth: 0, unpriced: 0 };
       sums.set(originKey(origin), sum);

@@ -32,7 +32,8 @@ export function growthOf(
       (e) => inView(e, view) && (only === null || (e.modification !== null && only.has(e.modification))),
     )
     .sort((a, b) => a.no - b.no);
-  const shares = (planned ? workbench.planned : workbench.built).sharedCosts();
+  const books = planned ? workbench.planned : workbench.built;
+  const [shares, unknowns] = [books.sharedCosts(), books.sharedUnknowns()];
   const sums: Figures = noFigures();
   let shared = 0;
   const points: GrowthPoint[] = [];
@@ -40,6 +41,7 @@ export function growthOf(
   for (const entry of entries) {
     countEntry(sums, entry);
     shared += shares.get(entry.id) ?? 0;
+    sums.boughtUnpriced += unknowns.get(entry.id) ?? 0;
     const { onModel, net, recoloured, boughtUnpriced: unpriced } = sums;
     const outOfPocket = sums.outOfPocket + shared;
     const now = [onModel, net, outOfPocket, recoloured, unpriced].join(' ');

@@ -1,5 +1,5 @@
 import { twoLists } from '../pool';
-import { placeOf } from '../places';
+import { ENTRY_KINDS, placeOf } from '../places';
 import { splitElementKey, type ElementKey } from '../parts';
 import type { Books } from '../ledger';
 import type { ModificationId } from '../shared/ids';
@@ -63,7 +63,8 @@ function putOn(workbench: Workbench, books: Books, modification: ModificationId,
   const sums = new Map<ElementKey, number>();
   const add = (element: ElementKey, n: number) => sums.set(element, (sums.get(element) ?? 0) + n);
   for (const e of workbench.entriesIn(modification)) {
-    if (!books.has(e.id)) continue;
+    // Pieces noted in another condition are put on by nobody.
+    if (!books.has(e.id) || ENTRY_KINDS[e.kind].regrades) continue;
     for (const m of e.movements) {
       const [from, to] = [placeOf(m.from) === 'model', placeOf(m.to) === 'model'];
       if (to && !from) add(m.element, m.qty);

@@ -101,7 +101,8 @@ describe('growing line by line', () => {
       const b = modAtRandom(randomSet(seed), seed);
       const points = growthOf(b, true);
       const f = takeTally(b.planned, { of: 'build' }, b.priceOf).figures;
-      expect(points.at(-1)).toMatchObject({ onModel: f.onModel, net: f.net, outOfPocket: f.outOfPocket });
+      const { onModel, net, outOfPocket, boughtUnpriced: unpriced } = f;
+      expect(points.at(-1)).toMatchObject({ onModel, net, outOfPocket, unpriced });
       expect(points.length).toBeLessThanOrEqual(b.entries.length);
       expect(growthOf(b, false)).toHaveLength(1);
     }
@@ -113,6 +114,10 @@ describe('growing line by line', () => {
     const last = growthOf(posted, true).at(-1)!;
     expect(last.outOfPocket).toBe(posted.planned.figures({ of: 'build' }).outOfPocket);
     expect(last.outOfPocket).toBeGreaterThan(0);
+    // So are the pieces of a box of unknown price.
+    const unknown = withBox(posted, 'Tub', { [kelp]: 7 }, undefined, null);
+    const { boughtUnpriced } = unknown.planned.figures({ of: 'build' });
+    expect([growthOf(unknown, true).at(-1)!.unpriced, boughtUnpriced]).toEqual([7, 7]);
     const b = green();
     const own = growthOf(b, true, new Set([b.modifications[0]!.id]));
     expect(own).toMatchObject([{ onModel: 0, net: 0 }]);

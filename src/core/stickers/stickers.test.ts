@@ -3,7 +3,7 @@ import { takeTally, type Entry } from '../ledger';
 import { el } from '../testing/world';
 import { did, doneAndBack, makeWorkbench, testSource, zoneId } from '../testing/workbench';
 import type { ModificationId } from '../shared/ids';
-import type { Workbench } from '../workbench';
+import { givePrices, unpricedThings, type Workbench } from '../workbench';
 import {
   ACTS_FROM,
   deleteSticker,
@@ -79,6 +79,16 @@ describe('a sticker on its parts', () => {
     const bench = withSticker();
     log(bench, { act: 'renewed with its part', cost: null });
     expect(figures(bench)).toMatchObject({ outOfPocket: 0, boughtUnpriced: 1 });
+    const [unknown, ...more] = unpricedThings(bench);
+    expect([unknown, more]).toMatchObject([
+      { of: 'sticker', element: band[0], entries: [{ kind: 'sticker' }] },
+      [],
+    ]);
+    doneAndBack(bench, givePrices(bench, [{ id: unknown!.id, price: 230 }]));
+    expect(figures(bench)).toMatchObject({ outOfPocket: 230, boughtUnpriced: 0 });
+    // It was the work that had a price, and no part.
+    expect(bench.records.price.size).toBe(0);
+    expect(unpricedThings(bench)).toEqual([]);
   });
 
   it('is where it was while an act is only planned, until that is done', () => {

@@ -249,6 +249,32 @@ export function carriedOut(workbench: Workbench, n?: number): Workbench {
   });
 }
 
+/** Notes pieces of a zone as yellowed, in the first modification: they stay where they are. */
+export function notedYellowed(
+  workbench: Workbench,
+  zone: ZoneId,
+  element: ElementKey,
+  qty: number,
+): Workbench {
+  const at = modelAccount(zone);
+  const piece = { element, qty, worth: null };
+  const modification = workbench.modifications[0]?.id ?? null;
+  const entry: Entry = {
+    ...BLANK_ENTRY,
+    ...workbench.nextEntry(modification),
+    id: asId<EntryId>(`noted ${element} ${zone}`),
+    build: workbench.build,
+    modification,
+    kind: 'regrade',
+    loggedAt: '2026-01-03',
+    movements: [
+      { ...piece, grade: used, from: at, to: OUTSIDE },
+      { ...piece, grade: grade('yellowed'), from: OUTSIDE, to: at },
+    ],
+  };
+  return did(workbench, { label: 'noted', diff: added('entry', entry) });
+}
+
 /** Logs lines in the first modification, as a person types them; one that cannot be logged says why. */
 export function logLines(workbench: Workbench, lines: readonly string[], planned = false): Workbench {
   for (const line of lines) {
