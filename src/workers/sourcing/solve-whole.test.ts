@@ -25,17 +25,24 @@ function jobOf(structure: Parameters<typeof buyingProblem>[0], seconds: number) 
   return { job, told };
 }
 
-it('what the whole model has not proven in its share of the time a floor of its own goes on with', async () => {
-  const { job, told } = jobOf('many boxes', 3);
+/** What it told, and how often the floor of its own went on; the model alone may take longer than it has on a slow machine. */
+async function solved(seconds: number) {
+  const { job, told } = jobOf('many boxes', seconds);
   job.solver.choose = chooserOf(await highs(), job);
   const step = vi.spyOn(job.solver, 'boundStep');
   await solveWhole(job);
-  expect(job.solver.leavesLeast).toBe(true);
-  const messages = told();
+  return { solver: job.solver, messages: told(), steps: step.mock.calls.length };
+}
+
+it('what the whole model has not proven in its share of the time a floor of its own goes on with', async () => {
+  let run = await solved(3);
+  for (let seconds = 9; run.steps === 0 && seconds < 30; seconds *= 3) run = await solved(seconds);
+  const { solver, messages, steps } = run;
+  expect(solver.leavesLeast).toBe(true);
   expect(messages.some((m) => m.say === 'proven')).toBe(false);
-  expect(step).toHaveBeenCalled();
+  expect(steps).toBeGreaterThan(0);
   const floors = messages.flatMap((m) => (m.say === 'floor' ? [m.floor] : []));
   expect(floors).toEqual([...floors].sort((a, b) => a - b));
   expect(floors.at(-1)).toBeGreaterThan(0);
-  expect(floors.at(-1)).toBeLessThanOrEqual(job.solver.best.cost);
+  expect(floors.at(-1)).toBeLessThanOrEqual(solver.best.cost);
 });
