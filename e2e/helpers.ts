@@ -1,21 +1,22 @@
 import AxeBuilder from '@axe-core/playwright';
 import axeCore from 'axe-core';
+import { randomUUID } from 'node:crypto';
+import { PALETTE } from '../src/core/colour';
+import { guessColumns, readDelimited, readRows } from '../src/core/formats';
+import type { Builds } from '../src/server/build-list';
+import type { ImportBoxes } from '../src/server/import-schemas';
 import { expect, type Locator, type Page } from './test';
 
 export const balance = (page: Page) => page.getByRole('region', { name: 'Balance' });
 
-/** Opens a build from the list of builds, as a person does. */
+/** Opens the newest build of a name. Where the list of builds leads to is looked at by its own tests. */
 export async function openBuild(page: Page, name: string | RegExp): Promise<void> {
-  await page.goto('/');
-  // Where there are many, a page shows the newest: the others are looked for.
-  const find = page.getByLabel('Find a build');
-  const words = typeof name === 'string' ? name : name.source;
-  if (await find.isVisible()) {
-    await find.fill(words.replace(/\\(.)/g, '$1'));
-    // The list moves when what was found comes: who presses on it meanwhile presses beside.
-    await expect(page.getByRole('status').filter({ hasText: /^\d+ found$/ })).toBeVisible();
-  }
-  await page.getByRole('link', { name }).first().click();
+  const words = (typeof name === 'string' ? name : name.source).replace(/\\(.)/g, '$1');
+  const answer = await page.request.get(`/api/builds?find=${encodeURIComponent(words)}`);
+  const said = (await answer.json()) as { value: Builds };
+  const [build] = said.value.builds;
+  if (!build) throw new Error(`there is no build “${words}”`);
+  await page.goto(`/builds/${build.id}`);
   await expect(balance(page)).toBeVisible();
 }
 
@@ -96,15 +97,43 @@ export async function pressTo(page: Page, target: Locator, key = 'Enter'): Promi
   throw new Error('the Tab key never came there');
 }
 
-/** A build of its own for a test, from a pasted block. */
+/**
+ * A build of its own for a test, from a block of columns, agreed to as the screen of imports does: the tests of that screen go its
+ * way, for all others it would be half of their time.
+ */
 export async function makeBuild(page: Page, name: string, block: string): Promise<void> {
-  await page.goto('/import');
-  await page.locator('textarea').fill(block);
-  await page.getByRole('button', { name: 'Read the block' }).click();
-  await page.getByRole('button', { name: 'Use these rows' }).click();
-  await page.getByLabel('Name of the build').fill(name);
-  await page.getByRole('button', { name: 'Agree and import it' }).click();
+  await page.goto(`/builds/${await importBuild(page, name, block)}`);
   await expect(balance(page)).toBeVisible();
+}
+
+/** The same without opening it. */
+export async function importBuild(page: Page, name: string, block: string): Promise<string> {
+  const answer = await page.request.post('/api/import/take', {
+    data: { what: 'boxes', input: oneBox(name, block) },
+  });
+  const said = (await answer.json()) as { ok: boolean; value: { build: string } };
+  expect(said).toMatchObject({ ok: true });
+  return said.value.build;
+}
+
+function oneBox(name: string, block: string): ImportBoxes {
+  const table = readDelimited(block);
+  if (!table.ok) throw new Error(`the block is no table: ${JSON.stringify(table.reason)}`);
+  const context = { purpose: 'set', palette: PALETTE, aliases: new Map() } as const;
+  const rows = readRows(table.value, { ...context, roles: guessColumns(table.value, 'set', PALETTE) });
+  const lots = rows.map(({ element, faults, qty, condition, zone, extra }) => {
+    if (!element || faults.length > 0)
+      throw new Error(`a row of the block is no lot: ${JSON.stringify(faults)}`);
+    return { element, qty, condition, zone, extra };
+  });
+  const box = { setName: 'Pasted block', setCode: '', copies: 1, price: null, lots };
+  return {
+    request: randomUUID(),
+    build: { name },
+    boxes: [{ ...box, condition: 'new', role: 'base' }],
+    colours: { made: [], matched: [] },
+    memory: null,
+  };
 }
 
 export async function startModification(page: Page, title: string): Promise<void> {
@@ -112,6 +141,8 @@ export async function startModification(page: Page, title: string): Promise<void
   await page.getByRole('textbox', { name: 'Title' }).fill(title);
   await page.getByRole('button', { name: 'Start it' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: title }).first()).toBeVisible();
+  // It is drawn before the dialog has given the focus back: a key pressed in between is nobody's.
+  await expect(page.locator('#log-line')).toBeFocused();
 }
 
 type Stored = Readonly<Record<string, unknown>>;

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { balance, makeBuild, openParts, startModification, storedFirst } from './helpers';
+import { balance, importBuild, makeBuild, openParts, startModification, storedFirst } from './helpers';
 
 /** A set of 240 kinds, all of which come off again: 30 shapes in 8 colours. */
 const SHAPES = ['brick', 'plate', 'tile'].flatMap((p) =>
@@ -90,4 +90,27 @@ test('lists of hundreds are drawn where one looks, whole on paper, and reached t
   await expect(page.getByRole('combobox', { name: named!, exact: true })).toBeFocused();
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   await expect(page.getByRole('combobox', { name: /^Tray for/ })).toHaveCount(KINDS.length);
+});
+
+test('where there are many builds, one is looked for by its words, and its link opens it', async ({
+  page,
+}) => {
+  const others = Array.from({ length: 12 }, (_, n) => `Boathouse ${n + 1}`);
+  for (const name of others) await importBuild(page, name, 'part\tcolour\tqty\nbrick 1x2\tash\t20\n');
+  await page.goto('/');
+  const link = page.getByRole('link', { name: /Lightkeeper's House/ });
+  // A page of the list shows the newest.
+  await expect(page.getByRole('link', { name: 'Boathouse 12' })).toBeVisible();
+  await expect(link).toHaveCount(0);
+  const found = (words: string) => page.getByRole('status').filter({ hasText: words });
+  await page.getByLabel('Find a build').fill('keeper');
+  await expect(found('2 found')).toBeVisible();
+  await page.getByLabel('Find a build').fill("keeper's hou");
+  await expect(found('1 found')).toBeVisible();
+  await link.click();
+  await expect(balance(page)).toContainText('= 489');
+  await page.goto('/');
+  await page.getByLabel('Find a build').fill('no such build');
+  await expect(found('0 found')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Boathouse/ })).toHaveCount(0);
 });

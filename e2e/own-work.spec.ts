@@ -148,10 +148,10 @@ test('the same act is the same figure, however it is typed; a slip of the finger
   await page.keyboard.press('Escape');
   await page.keyboard.press('u');
   const unpriced = page.getByRole('dialog');
-  await expect(unpriced).toContainText('9 pieces of 1 kind without a price');
+  await expect(unpriced).toContainText('1 box and 9 pieces of 1 kind without a price');
   await isAccessible(page, '[role=dialog]');
   for (const field of await unpriced.getByRole('textbox').all()) await field.fill('0.10');
-  await unpriced.getByRole('button', { name: 'Give 1 kind a price' }).click();
+  await unpriced.getByRole('button', { name: 'Give 2 of them a price' }).click();
   await expect(unpriced).toBeHidden();
   await expect(balance(page)).not.toContainText('without a price');
   // All of it once more.

@@ -226,7 +226,8 @@ test('a parcel for one kind and a box are told before they are ordered, and forb
   expect(cut).toEqual([]);
   // Price lists of one's own make a seller who has one kind, and hardly asks anything for it.
   await page.getByText('A seller’s price list').click();
-  await page.getByLabel('Postage in pence, whatever the weight').fill('1');
+  await page.getByLabel('Postage, whatever the weight').fill('0.01');
+  await page.keyboard.press('Enter');
   await page.getByLabel('CSV with part, colour, price, stock').setInputFiles({
     name: 'Onlooker.csv',
     mimeType: 'text/csv',
