@@ -3,7 +3,7 @@ import { Balances, type BalanceRow } from './balances';
 import { zoneOf } from '../places';
 import { countEntry, noFigures, type Figure, type Figures } from './figures';
 import type { Copy, Entry, Modification, Order, Zone } from '../records';
-import { sharedCosts, takesShare } from './shared-costs';
+import { sharedCosts, sharedUnknowns, takesShare } from './shared-costs';
 import { inView, type View } from './views';
 
 /** What the books need to know besides the entries. */
@@ -36,6 +36,7 @@ export class Books {
   private readonly buckets: Map<Bucket, Figures>;
   private readonly sharing: Map<EntryId, Entry>;
   private shares: Map<EntryId, number> | null = null;
+  private unknowns: Map<EntryId, number> | null = null;
   /** Entries of each modification, sorted out when they are first asked for after one was posted or taken back. */
   private byBucket: Map<Bucket, Entry[]> | null = null;
   /** The same for the zones that entries touch: of, from or to which they move something. */
@@ -125,6 +126,7 @@ export class Books {
     countEntry(sums, entry, times);
     if (!takesShare(entry)) return;
     this.shares = null;
+    this.unknowns = null;
     if (times > 0) this.sharing.set(entry.id, entry);
     else this.sharing.delete(entry.id);
   }
@@ -135,6 +137,17 @@ export class Books {
     return this.shares;
   }
 
+  /** Pieces out of donors whose price nobody knows, per entry. */
+  sharedUnknowns(): ReadonlyMap<EntryId, number> {
+    this.unknowns ??= sharedUnknowns([...this.sharing.values()], this.context.copies);
+    return this.unknowns;
+  }
+
+  /** An entry's part of what was paid for many together. */
+  private shareOf({ id }: Entry): Share {
+    return { cost: this.sharedCosts().get(id) ?? 0, unpriced: this.sharedUnknowns().get(id) ?? 0 };
+  }
+
   /** The figures of a scope. The build's are the sum of its modifications' and of what belongs to none. */
   figures(scope: Scope): Figures {
     if (scope.of === 'zone') return this.zoneFigures(scope.zone);
@@ -142,10 +155,8 @@ export class Books {
     const sums = noFigures();
     for (const [bucket, figures] of this.buckets)
       if (wanted(bucket)) for (const f of Object.keys(figures) as Figure[]) sums[f] += figures[f];
-    for (const [id, cost] of this.sharedCosts()) {
-      const entry = this.sharing.get(id);
-      if (entry && wanted(entry.modification ?? 'none')) addShare(sums, entry, cost);
-    }
+    for (const entry of this.sharing.values())
+      if (wanted(entry.modification ?? 'none')) addShare(sums, entry, this.shareOf(entry));
     return sums;
   }
 
@@ -179,7 +190,7 @@ export class Books {
     if (scope.of === 'zone') countEntry(sums, entry, 1, this.nested(scope.zone));
     else {
       countEntry(sums, entry);
-      addShare(sums, entry, this.sharedCosts().get(entry.id) ?? 0);
+      addShare(sums, entry, this.shareOf(entry));
     }
     return sums;
   }
@@ -238,7 +249,14 @@ function sortByZone(entries: Iterable<Entry>): Map<ZoneId, Set<Entry>> {
   return sorted;
 }
 
-function addShare(sums: Figures, entry: Entry, cost: number): void {
+interface Share {
+  readonly cost: number;
+  readonly unpriced: number;
+}
+
+function addShare(sums: Figures, entry: Entry, { cost, unpriced }: Share): void {
+  sums.boughtUnpriced += unpriced;
+  sums.sharedUnpriced += unpriced;
   sums.outOfPocket += cost;
   sums.sharedCost += cost;
   if (entry.kind === 'order') sums.worthIn += cost;

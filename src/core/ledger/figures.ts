@@ -35,6 +35,7 @@ export const FIGURES = [
   'unpriced',
   'boughtUnpriced',
   'backUnpriced',
+  'sharedUnpriced',
   'outOfPocket',
   'worthIn',
   'worthOut',

@@ -29,7 +29,7 @@ export { inView } from './views';
 export type { View } from './views';
 export { FIGURES, MONEY_FIGURES } from './figures';
 export type { Figure, Figures } from './figures';
-export { sharedCosts } from './shared-costs';
+export { sharedCosts, sharedUnknowns } from './shared-costs';
 export { Books } from './books';
 export type { BooksContext, Scope } from './books';
 export { allIn, costsOf, entriesBehind, needList, priceLookup, takeTally, worthOf } from './tally';
@@ -57,5 +57,5 @@ export {
   zoneIn,
 } from './entry-tools';
 export type { OpenPlaceholder } from './entry-tools';
-export { cameFrom, originKey, originName, originOf } from './came-from';
+export { cameFrom, originIn, originKey, originName } from './came-from';
 export type { CameFrom, Origin } from './came-from';

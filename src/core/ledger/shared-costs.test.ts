@@ -10,6 +10,7 @@ import {
   orderAccount,
   OUTSIDE,
   sharedCosts,
+  sharedUnknowns,
   shippedAccount,
   type AccountKey,
   type Entry,
@@ -187,5 +188,32 @@ describe('shared costs', () => {
       const copies = new Map([...COPIES, [DONOR, base]]);
       expect(sharedCosts([box(4, 10), take('t', 1, 10)], copies, ORDERS).size).toBe(0);
     });
+  });
+});
+
+describe('pieces out of boxes whose price nobody knows', () => {
+  const priced = (price: number | null) =>
+    new Map([...COPIES].map(([id, c]) => [id, id === DONOR ? { ...c, price } : c]));
+
+  it('are all of its pieces, with the entries that took them and with what is still in it', () => {
+    const part = fc.tuple(fc.integer({ min: 1, max: 40 }), fc.option(fc.integer({ min: 0, max: 300 })));
+    fc.assert(
+      fc.property(fc.array(part, { maxLength: 9 }), fc.nat(5), (takes, left) => {
+        const whole = takes.reduce((s, [qty]) => s + qty, left);
+        if (whole === 0) return;
+        const entries = [box(whole, 10), ...takes.map(([q, w], i) => take(`t${i}`, q, w))];
+        const pieces = Object.fromEntries(sharedUnknowns(entries, priced(null)));
+        const taken = takes.map(([q], i) => [`t${i}`, q] as const);
+        expect(pieces).toEqual(Object.fromEntries([...taken, ...(left > 0 ? [['box', left]] : [])]));
+      }),
+    );
+  });
+
+  it('are none where it was a gift, where its price is known, and of the boxes that a build began from', () => {
+    const entries = [box(4, 10), take('t', 1, 10)];
+    expect(sharedUnknowns(entries, priced(0)).size).toBe(0);
+    expect(sharedUnknowns(entries, priced(1999)).size).toBe(0);
+    const base = new Map([...priced(null)].map(([id, c]) => [id, { ...c, role: 'base' as const }]));
+    expect(sharedUnknowns(entries, base).size).toBe(0);
   });
 });

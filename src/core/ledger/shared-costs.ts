@@ -45,6 +45,26 @@ export function sharedCosts(
   return shares;
 }
 
+/**
+ * Pieces out of donors of which nobody knows what was paid, per entry: what an entry took from such a box, and with the entry
+ * that brought it what is still in it. No sum of what was paid counts them. A gift was paid with nothing, which is known.
+ *
+ * @example sharedUnknowns([brings, takes2], new Map([[box.id, { ...box, price: null }]])) // takes2 -> 2, brings -> the rest
+ */
+export function sharedUnknowns(
+  entries: readonly Entry[],
+  copies: ReadonlyMap<string, Copy>,
+): Map<EntryId, number> {
+  const pieces = new Map<EntryId, number>();
+  const sharing = entries.filter(takesShare);
+  for (const copy of copies.values()) {
+    if (copy.role !== 'donor' || copy.price !== null) continue;
+    for (const { entry, weight } of donorWeights(sharing, copy.id, (m) => m.qty))
+      if (weight > 0) pieces.set(entry, (pieces.get(entry) ?? 0) + weight);
+  }
+  return pieces;
+}
+
 /** What an order cost beside its parts: postage and fees, less what the seller gave back. May be below nothing. */
 export const aroundParts = (o: Pick<Order, 'postage' | 'fees' | 'refund'>): Minor =>
   o.postage + o.fees - o.refund;
@@ -70,7 +90,8 @@ function orderWeights(entries: readonly Entry[], order: string): Weight[] {
   }));
 }
 
-function donorWeights(entries: readonly Entry[], copy: CopyId): Weight[] {
+/** What entries have of a donor, as `weigh` says: by worth, and by pieces where nothing has any. */
+function donorWeights(entries: readonly Entry[], copy: CopyId, weigh?: (m: Movement) => number): Weight[] {
   const box = shippedAccount(copy);
   const brings = (m: Movement) => m.from === box && ['donor', 'order'].includes(placeOf(m.to));
   // Where its pieces are: opened, or sealed at the order it was bought by.
@@ -79,9 +100,9 @@ function donorWeights(entries: readonly Entry[], copy: CopyId): Weight[] {
   const takes = (m: Movement) =>
     held.has(m.from) && !held.has(m.to) && !(placeOf(m.from) === 'order' && placeOf(m.to) === 'gone');
   const given = entries.some((e) => e.movements.some((m) => brings(m) && (m.worth ?? 0) > 0));
-  const weigh = (m: Movement) => (given ? value(m.qty, m.worth) : m.qty);
+  const of = weigh ?? ((m: Movement) => (given ? value(m.qty, m.worth) : m.qty));
   const weight = (e: Entry, counts: (m: Movement) => boolean) =>
-    e.movements.reduce((s, m) => s + (counts(m) ? weigh(m) : 0), 0);
+    e.movements.reduce((s, m) => s + (counts(m) ? of(m) : 0), 0);
   const taken = entries.map((e) => ({ entry: e.id, weight: weight(e, takes) })).filter((w) => w.weight > 0);
   const brought = entries.find((e) => e.movements.some(brings));
   if (!brought) return taken;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { added, invertDiff } from '../ledger';
+import { added, allIn, invertDiff } from '../ledger';
 import { asId, type ConnectionId, type PhaseId } from '../shared/ids';
 import { el } from '../testing/world';
 import {
@@ -9,6 +9,7 @@ import {
   planned,
   TEST_BUILD,
   testSource,
+  withBox,
   zoneId,
 } from '../testing/workbench';
 import {
@@ -24,11 +25,12 @@ import {
   keepModification,
   nestZone,
   phasesOf,
-  renameBuild,
+  changeBuild,
   renamePhase,
   renameZone,
   startWhatIf,
   zonesAround,
+  type BoxWish,
 } from './index';
 
 const cabin = () =>
@@ -159,12 +161,36 @@ describe('a build and its what-ifs', () => {
   it('is renamed, put into the archive and taken out', () => {
     const workbench = cabin();
     const build = () => workbench.records.build.get(workbench.build)!;
-    doneAndBack(workbench, renameBuild(build(), { name: 'Cabin', note: 'by the lake' }));
+    doneAndBack(workbench, changeBuild(build(), { name: 'Cabin', note: 'by the lake' })!);
+    expect(changeBuild(build(), { name: 'Cabin', note: 'by the lake' })).toBeNull();
     doneAndBack(workbench, archiveBuild(build(), true));
     expect(build()).toMatchObject({ name: 'Cabin', note: 'by the lake', archived: true });
     expect(did(workbench, archiveBuild(build(), false)).records.build.get(workbench.build)!.archived).toBe(
       false,
     );
+  });
+
+  it('says what its boxes are called and what was paid for them, and every sum counts that', () => {
+    const workbench = withBox(cabin(), 'Lock house', { [el('brick 1x2', 'ash')]: 3 }, TEST_BUILD, null);
+    const { name, note } = workbench.records.build.get(workbench.build)!;
+    const boxes = () => [...workbench.records.copy.values()];
+    const [own, broken] = boxes();
+    const keep = (...wishes: BoxWish[]) =>
+      changeBuild(workbench.records.build.get(TEST_BUILD)!, { name, note }, wishes);
+    expect(allIn(workbench.built)).toMatchObject({ boxes: own!.price, unpriced: 3 });
+    const wishes = [
+      { box: own!, to: { setName: 'Cabin by the lake', price: null } },
+      { box: broken!, to: { setName: broken!.setName, price: 450 } },
+    ];
+    expect(keep(...wishes)!.label).toBe('change 2 boxes');
+    expect(keep(wishes[0]!)!.label).toBe('change the box Cabin by the lake');
+    doneAndBack(workbench, keep(...wishes)!);
+    expect(boxes().map((b) => [b.setName, b.price])).toEqual([
+      ['Cabin by the lake', null],
+      ['Lock house', 450],
+    ]);
+    expect(allIn(workbench.built)).toEqual({ cost: 450, boxes: 0, unpriced: 0, unpricedBoxes: 1 });
+    expect(keep(...boxes().map((box) => ({ box, to: box })))).toBeNull();
   });
 
   it('a what-if starts empty, beside what is planned', () => {

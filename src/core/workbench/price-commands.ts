@@ -1,94 +1,56 @@
-import { changed, joinDiffs, written, type Command, type Entry } from '../ledger';
-import { byElementName, type ElementKey } from '../parts';
-import { conditionOf, ENTRY_KINDS, placeOf, type Grade } from '../places';
-import type { Movement, Price } from '../records';
+import { changed, joinDiffs, written, type Command } from '../ledger';
+import type { ElementKey } from '../parts';
+import type { Price } from '../records';
 import type { Minor } from '../shared/money';
+import { unpricedBoxId, unpricedId, unpricedThings, type UnpricedLot } from './unpriced';
 import type { Workbench } from './workbench';
 
-/** Pieces of a build that no sum of money counts, of one element, new or not. */
-export interface UnpricedLot {
-  readonly element: ElementKey;
-  readonly isNew: boolean;
-  /** All of them, and how many of those were bought or are to be: for these the price is what was paid. */
-  readonly pieces: number;
-  readonly bought: number;
-  readonly entries: readonly Entry[];
-}
-
-const isNew = (grade: Grade): boolean => conditionOf(grade) === 'new';
-
-/** A movement that a sum of money leaves out: pieces that went in, came off to hand or were ordered, with no price. */
-function lacksPrice(entry: Entry, m: Movement): boolean {
-  if (m.worth !== null || ENTRY_KINDS[entry.kind].regrades) return false;
-  const [from, to] = [placeOf(m.from), placeOf(m.to)];
-  if (from === 'shipped' || (from === 'model' && to === 'model')) return false;
-  return to === 'model' || entry.kind === 'order' || (from === 'model' && to !== 'gone');
-}
-
-/**
- * Every element of a build with pieces that have no known price, most pieces first, with the entries they are in: what has to
- * be priced until no sum says that it leaves something out.
- */
-export function unpricedLots(workbench: Workbench): UnpricedLot[] {
-  const lots = new Map<
-    string,
-    { element: ElementKey; isNew: boolean; pieces: number; bought: number; entries: Set<Entry> }
-  >();
-  for (const entry of workbench.entries) {
-    if (entry.whatIf !== null && entry.whatIf !== workbench.whatIf) continue;
-    for (const m of entry.movements) {
-      if (!lacksPrice(entry, m)) continue;
-      const key = `${m.element}|${isNew(m.grade)}`;
-      const lot = lots.get(key) ?? {
-        element: m.element,
-        isNew: isNew(m.grade),
-        pieces: 0,
-        bought: 0,
-        entries: new Set<Entry>(),
-      };
-      lot.pieces += m.qty;
-      if (placeOf(m.from) === 'outside') lot.bought += m.qty;
-      lot.entries.add(entry);
-      lots.set(key, lot);
-    }
-  }
-  return [...lots.values()]
-    .map((l) => ({ ...l, entries: [...l.entries] }))
-    .sort((a, b) => b.pieces - a.pieces || byElementName(a.element, b.element) || (a.isNew ? -1 : 1));
-}
-
-/** A price that was given for an element, new or not. */
+/** A price that was given for something that had none, by its id: of a lot for each piece. */
 export interface GivenPrice {
-  readonly element: ElementKey;
-  readonly isNew: boolean;
-  readonly each: Minor;
+  readonly id: string;
+  readonly price: Minor;
 }
 
 /**
- * Gives unpriced pieces their price: in every entry of the build that lacks it, and in the price book where it has none for
- * that condition. What has a price keeps it.
+ * Gives what has no price its own: pieces in every entry of the build that lacks it, and in the price book where it has none for that
+ * condition; boxes and what was done with stickers by themselves. What has a price keeps it.
+ *
+ * @example givePrices(workbench, [{ id: 'new brick 1x2|ash', price: 10 }, { id: 'box c1', price: 0 }]) // a box that was a gift
  */
-export function priceLots(workbench: Workbench, given: readonly GivenPrice[]): Command {
-  const by = new Map(given.map((g) => [`${g.element}|${g.isNew}`, g.each]));
-  const touched = workbench.entries.flatMap((entry) => {
+export function givePrices(workbench: Workbench, given: readonly GivenPrice[]): Command {
+  const by = new Map(given.map((g) => [g.id, g.price]));
+  const entries = workbench.entries.flatMap((entry) => {
     let found = false;
     const movements = entry.movements.map((m) => {
-      const each = lacksPrice(entry, m) ? by.get(`${m.element}|${isNew(m.grade)}`) : undefined;
-      if (each === undefined) return m;
+      const worth = by.get(unpricedId(entry, m) ?? '');
+      if (worth === undefined) return m;
       found = true;
-      return { ...m, worth: each };
+      return { ...m, worth };
     });
     return found ? [changed('entry', entry, { movements })] : [];
   });
-  const book = new Map<ElementKey, Price>();
-  for (const g of given) {
-    const old = workbench.records.price.get(g.element);
-    const price = book.get(g.element) ??
-      old ?? { id: g.element, element: g.element, newPrice: null, usedPrice: null };
-    const slot = g.isNew ? 'newPrice' : 'usedPrice';
-    if (price[slot] === null) book.set(g.element, { ...price, [slot]: g.each });
-  }
-  const prices = [...book.values()].map((p) => written('price', workbench.records.price.get(p.id), p));
+  const boxes = [...workbench.records.copy.values()].flatMap((box) => {
+    const price = box.price === null ? by.get(unpricedBoxId(box)) : undefined;
+    return price === undefined ? [] : [changed('copy', box, { price })];
+  });
   const n = given.length;
-  return { label: `price ${n} ${n === 1 ? 'kind' : 'kinds'}`, diff: joinDiffs(...touched, ...prices) };
+  return {
+    label: `give ${n} ${n === 1 ? 'price' : 'prices'}`,
+    diff: joinDiffs(...entries, ...boxes, ...intoTheBook(workbench, by)),
+  };
+}
+
+/** Prices of pieces for the price book, where it has none for that condition. */
+function intoTheBook(workbench: Workbench, by: ReadonlyMap<string, Minor>) {
+  const book = new Map<ElementKey, Price>();
+  const lots = unpricedThings(workbench).filter((t): t is UnpricedLot => t.of === 'lot');
+  for (const { id, element, isNew } of lots) {
+    const each = by.get(id);
+    if (each === undefined) continue;
+    const price = book.get(element) ??
+      workbench.records.price.get(element) ?? { id: element, element, newPrice: null, usedPrice: null };
+    const slot = isNew ? 'newPrice' : 'usedPrice';
+    if (price[slot] === null) book.set(element, { ...price, [slot]: each });
+  }
+  return [...book.values()].map((p) => written('price', workbench.records.price.get(p.id), p));
 }

@@ -32,8 +32,12 @@ it('a column of a long log comes once the whole workspace is known, so that it i
   ofALongLog(() => new Promise((done) => (whole = done)));
   await act(() => Promise.resolve());
   expect(rows()).toBeNull();
+  const column = screen.getByText('In a moment…').parentElement!;
+  expect(column.getAttribute('aria-busy')).toBe('true');
   await act(async () => whole());
   expect(rows()).not.toBeNull();
+  expect(screen.queryByText('In a moment…')).toBeNull();
+  expect(column.getAttribute('aria-busy')).toBeNull();
 });
 
 it('and where that cannot be had, after a moment without it', async () => {

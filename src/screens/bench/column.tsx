@@ -21,7 +21,12 @@ export function Column({ shows, className, children }: ColumnProps) {
   const cameWithThePage = useContext(OpenedContext) === null;
   const drawn = useDeferredValue(useIsTime(cameWithThePage), cameWithThePage);
   return (
-    <div className={clsx('pane min-w-0', className, !shows && 'max-lg:hidden')}>{drawn && children}</div>
+    <div
+      className={clsx('pane min-w-0', className, !shows && 'max-lg:hidden')}
+      aria-busy={!drawn || undefined}
+    >
+      {drawn ? children : <p className="late text-faint p-4">In a moment…</p>}
+    </div>
   );
 }
 

@@ -17,7 +17,7 @@ import { toBuy } from '@/core/workbench';
 import { elementName, splitElementKey, type ElementKey } from '@/core/parts';
 import { Button, Key } from '@/ui/button';
 import { Glyph, LotGlyph } from '@/ui/glyph';
-import { allInWords, count, modNo, money, pieces, kinds, pricedShort } from '@/ui/numbers';
+import { allInWords, count, modNo, pieces, kinds, pricedShort, spares } from '@/ui/numbers';
 import { entriesOf, useBuild } from '../common/build-store';
 import { PartStates } from '../common/part-states';
 import type { BenchDialogs } from './dialogs';
@@ -110,11 +110,13 @@ interface CostsProps {
 function Costs({ figures: f, whole, onUnpriced }: CostsProps) {
   const rows: [string, string][] = [
     ['Out of pocket', pricedShort(f.outOfPocket, f.boughtUnpriced)],
-    ['of it postage, boxes', money(f.sharedCost)],
+    ['of it postage, boxes', pricedShort(f.sharedCost, f.sharedUnpriced)],
     ['Worth of what goes in', pricedShort(f.worthIn, f.unpriced)],
     ['less what comes back', `− ${pricedShort(f.worthBack, f.backUnpriced)}`],
     ['leaves', pricedShort(f.worthIn - f.worthBack, f.unpriced + f.backUnpriced)],
   ];
+  const unknown = f.unpriced + f.backUnpriced;
+  const unpricedBoxes = whole?.unpricedBoxes ?? 0;
   return (
     <section className="border-rule border-t pt-3">
       <h2 className="mb-1">What it costs, {whole ? 'three ways' : 'both ways'}</h2>
@@ -140,9 +142,9 @@ function Costs({ figures: f, whole, onUnpriced }: CostsProps) {
           </div>
         )}
       </dl>
-      {f.unpriced + f.backUnpriced > 0 && (
+      {(unknown > 0 || f.boughtUnpriced > 0 || unpricedBoxes > 0) && (
         <p className="text-soft mt-1">
-          {pieces(f.unpriced + f.backUnpriced)} without a known price.{' '}
+          {unknown > 0 && `${pieces(unknown)} without a known price. `}
           <Button onClick={onUnpriced}>
             Price them… <Key>U</Key>
           </Button>
@@ -221,9 +223,7 @@ function LeavesBehind({ entries }: { entries: readonly Entry[] }) {
       <h2 className="mb-1">Leaves behind</h2>
       <Lots lots={lots} />
       <p className="text-soft">
-        {total === 0
-          ? 'No spares.'
-          : `${count(total)} ${total === 1 ? 'spare' : 'spares'}, worth ${pricedShort(worth, unpriced)}`}
+        {total === 0 ? 'No spares.' : `${spares(total)}, worth ${pricedShort(worth, unpriced)}`}
       </p>
     </section>
   );

@@ -71,7 +71,7 @@ export function useBenchCommands(
       { name: 'Zones and phases…', key: 'z', run: () => acts.open({ dialog: 'zones' }) },
       { name: 'What-ifs…', run: () => acts.open({ dialog: 'whatIfs' }) },
       { name: 'Order all that is to buy…', run: () => acts.open({ dialog: 'order', modification: null }) },
-      { name: 'This build: name, note, archive…', run: () => acts.open({ dialog: 'build' }) },
+      { name: 'This build: name, note, boxes, archive…', run: () => acts.open({ dialog: 'build' }) },
       { name: 'Import another set into this build', run: () => router.push(`/import?build=${build}`) },
       ...BUILD_LIST_NAMES.flatMap((list) => [
         ...(['csv', 'xlsx'] as const).map((form) => ({

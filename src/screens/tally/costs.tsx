@@ -1,5 +1,5 @@
 import { costsOf, type AllIn, type Figures, type Tally } from '@/core/ledger';
-import { allInWords, count, knownMoney, money, priced } from '@/ui/numbers';
+import { allInWords, count, knownMoney, priced } from '@/ui/numbers';
 
 /** What a build cost, both ways, what is left of it, and all in. */
 export function Costs({
@@ -18,7 +18,7 @@ export function Costs({
     [
       priced(cost.outOfPocket, figures.boughtUnpriced),
       'out of pocket',
-      `of it ${money(figures.sharedCost)} postage and donor boxes`,
+      `of it ${priced(figures.sharedCost, figures.sharedUnpriced)} postage and donor boxes`,
     ],
     [
       priced(cost.worth, figures.unpriced),
@@ -34,7 +34,7 @@ export function Costs({
       allInWords(whole),
       'all in, with the boxes it began from',
       whole.boxes === 0 && whole.unpricedBoxes > 0
-        ? 'what these boxes cost is not known'
+        ? 'what these boxes cost is not known: say it on the bench, key U'
         : `of it ${knownMoney(whole.boxes, whole.unpricedBoxes)} for these boxes`,
     ],
   ];

@@ -1,5 +1,5 @@
 import type { Figures } from '@/core/ledger';
-import { count, pieces, priced, signed } from '@/ui/numbers';
+import { count, pieces, priced, signed, spares } from '@/ui/numbers';
 
 /** "2 copies, 824 pieces"; of one copy its condition. */
 export const copiesWords = (conditions: readonly string[], shipped: number): string =>
@@ -9,4 +9,4 @@ export const copiesWords = (conditions: readonly string[], shipped: number): str
 export const comesToWords = (
   f: Pick<Figures, 'onModel' | 'net' | 'outOfPocket' | 'boughtUnpriced' | 'sparesLeft'>,
 ): string =>
-  `${pieces(f.onModel)} on the model, net ${signed(f.net)}, for ${priced(f.outOfPocket, f.boughtUnpriced)}; ${count(f.sparesLeft)} ${f.sparesLeft === 1 ? 'spare' : 'spares'} left`;
+  `${pieces(f.onModel)} on the model, net ${signed(f.net)}, for ${priced(f.outOfPocket, f.boughtUnpriced)}; ${spares(f.sparesLeft)} left`;

@@ -120,6 +120,7 @@ describe('a mod sheet', () => {
   it('tells the figures of the tally, and what others lack', () => {
     const text = told(secretive(), { parts: ['tally', 'parts to get', 'changes'] });
     expect(text).toContain('As planned: 26 shipped − 0 out + 2 in = 28 on the model, net +2;');
+    expect(text).toMatch(/ renewed, \d+ spares?\./);
     expect(text).toContain('Who owns just the set lacks 6 pieces of 2 kinds:');
     expect(text).toMatch(/4<\/b> <bdi>brick 2x4 ash<\/bdi> off/);
   });

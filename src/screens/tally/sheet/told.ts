@@ -2,7 +2,7 @@ import { briefOf, rulesNow, type RuleNow } from '@/core/brief';
 import { takeTally } from '@/core/ledger';
 import type { SheetBlock } from '@/core/mod-sheet';
 import { stageAt, stagesOf, toldOf } from '@/core/show';
-import { count, priced, signed } from '@/ui/numbers';
+import { count, priced, signed, spares } from '@/ui/numbers';
 import { balanceWords } from '../../words/balance';
 import { ruleAmount } from '../../words/brief';
 import { heading, listed, pictures, table, text, type Composing } from './blocks';
@@ -46,7 +46,7 @@ export function tallyPart({ workbench, planned, tells }: Composing): SheetBlock[
   return [
     heading('In one line'),
     text(
-      `${planned ? 'As planned' : 'As built'}: ${balanceWords(f)}, net ${signed(f.net)}; ${count(f.recoloured)} recoloured, ${count(f.renewed)} renewed, ${count(f.sparesLeft)} spare${cost}.`,
+      `${planned ? 'As planned' : 'As built'}: ${balanceWords(f)}, net ${signed(f.net)}; ${count(f.recoloured)} recoloured, ${count(f.renewed)} renewed, ${spares(f.sparesLeft)}${cost}.`,
     ),
   ];
 }
