@@ -3,11 +3,11 @@ export type Random = () => number;
 
 /** Mulberry32 (T. Ettinger, public domain): small, fast, and the same on every machine for the same seed. */
 export function seededRandom(seed: number): Random {
-  let state = seed >>> 0;
+  // Signed throughout: what is above half of 32 bits would be a number of its own on the heap at every call.
+  let state = seed | 0;
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };

@@ -15,6 +15,7 @@ export class ClosedSellers {
   private readonly c: Compiled;
   /** Scratch: the dearest bare price of each lot while closed sellers are compared. */
   private readonly paid: Float64Array;
+  private readonly ranges: (Range | undefined)[];
   /** How promising they are; even until a floor gives reduced costs. */
   private promise: Float64Array | null = null;
   /** Sellers, the most promising first; null until a floor has told. */
@@ -28,6 +29,8 @@ export class ClosedSellers {
   ) {
     this.c = state.c;
     this.paid = new Float64Array(this.c.lots);
+    this.ranges = RANGES.get(this.c) ?? [];
+    RANGES.set(this.c, this.ranges);
   }
 
   /** Tells which closed sellers are worth trying, by their reduced costs: below zero is promising. */
@@ -88,22 +91,46 @@ export class ClosedSellers {
   /** What a closed seller's prices would save on the lots as they are `paid` now, less his postage and what his least order lacks. */
   private savingOf(seller: number): number {
     const { c, paid } = this;
-    const offers = c.offersOfSeller[seller]!;
+    const { lots, pieces, each, pence, weight } = (this.ranges[seller] ??= rangeOf(c, seller));
     let [saved, value, grams] = [0, 0, 0];
-    for (let i = 0; i < offers.length; i++) {
-      const o = offers[i]!;
-      const price = c.offerPrice[o]!;
-      const lots = c.acceptedBy[c.offerElement[o]!]!;
-      for (let k = 0; k < lots.length; k++) {
-        const n = Math.min(c.need[lots[k]!]!, c.offerCap[o]!);
-        const more = paid[lots[k]!]! - priceOfNeed(c, o, n);
-        if (more <= 0) continue;
-        saved += (more > OPEN_LOT ? OPEN_LOT : more) * n;
-        value += price * n;
-        grams += n * c.grams[c.offerElement[o]!]!;
-      }
+    for (let i = 0; i < lots.length; i++) {
+      const more = paid[lots[i]!]! - each[i]!;
+      if (more <= 0) continue;
+      saved += (more > OPEN_LOT ? OPEN_LOT : more) * pieces[i]!;
+      value += pence[i]!;
+      grams += weight[i]!;
     }
     const short = c.minOrder[seller]! - value;
     return saved - Math.min(postageOf(c, seller, grams), 1e6) - (short > 0 ? short : 0);
   }
+}
+
+/** What each seller could send: worked out when he is first looked at, for all searches of a problem. */
+const RANGES = new WeakMap<Compiled, (Range | undefined)[]>();
+
+/** One seller's offers for the lots they serve, side by side: as many pieces as the lot needs or he has. */
+interface Range {
+  readonly lots: Int32Array;
+  readonly pieces: Int32Array;
+  /** What a piece comes to, with what packs leave over. */
+  readonly each: Float64Array;
+  /** What the pieces cost bare, and what they weigh. */
+  readonly pence: Float64Array;
+  readonly weight: Float64Array;
+}
+
+function rangeOf(c: Compiled, seller: number): Range {
+  const rows = [...c.offersOfSeller[seller]!].flatMap((offer) =>
+    c.acceptedBy[c.offerElement[offer]!]!.map((lot) => {
+      const n = Math.min(c.need[lot]!, c.offerCap[offer]!);
+      return { offer, lot, n };
+    }),
+  );
+  return {
+    lots: Int32Array.from(rows, (r) => r.lot),
+    pieces: Int32Array.from(rows, (r) => r.n),
+    each: Float64Array.from(rows, (r) => priceOfNeed(c, r.offer, r.n)),
+    pence: Float64Array.from(rows, (r) => c.offerPrice[r.offer]! * r.n),
+    weight: Float64Array.from(rows, (r) => r.n * c.grams[c.offerElement[r.offer]!]!),
+  };
 }

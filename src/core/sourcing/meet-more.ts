@@ -33,7 +33,7 @@ function augment(state: State, lot: number): boolean {
     for (const e of c.accepts[at]!)
       for (const other of c.acceptedBy[e]!) {
         if (came.has(other)) continue;
-        const held = [...state.from[other]!.keys()].find((s) => (s < 0 ? -1 - s : c.offerElement[s]) === e);
+        const held = state.from[other]!.rows().find(([s]) => (s < 0 ? -1 - s : c.offerElement[s]) === e)?.[0];
         if (held === undefined) continue;
         came.set(other, { from: at, source: held });
         queue.push(other);
@@ -72,7 +72,7 @@ function shift(
     source < 0 ? state.donorThere[-1 - source]! - state.donorTaken[-1 - source]! : state.room(source);
   let n = Math.min(state.open[first]!, room);
   for (let at = last, step = came.get(at); step; at = step.from, step = came.get(at))
-    n = Math.min(n, state.from[at]!.get(step.source) ?? 0);
+    n = Math.min(n, state.from[at]!.get(step.source));
   let takes = source;
   for (let at = last, step = came.get(at); ; at = step.from, step = came.get(at)) {
     if (step) state.give(at, step.source, -n);

@@ -9,20 +9,36 @@ export const OPEN_LOT = 1000;
 
 /** Parcels of a plan that is being searched: what is in them, and passing it on from one to another. */
 export class Parcels {
+  /** Scratch: the last list that each lot was put in, and how many lists there were. */
+  private readonly listed: Float64Array;
+  private lists = 0;
+
   constructor(
     private readonly state: State,
     private readonly random: Random,
     /** Whose `shut` marks sellers that may not be used; a chain marks its own while it runs. */
     private readonly rules: RepairRules,
-  ) {}
+  ) {
+    this.listed = new Float64Array(state.c.lots);
+  }
 
   /** Lots that a seller supplies. */
   lotsOf(seller: number): number[] {
+    const { state, listed } = this;
+    const { c, used } = state;
     const lots: number[] = [];
-    for (const o of this.state.c.offersOfSeller[seller]!) {
-      if (this.state.used[o] === 0) continue;
-      for (const lot of this.state.c.acceptedBy[this.state.c.offerElement[o]!]!)
-        if (this.state.from[lot]!.has(o) && !lots.includes(lot)) lots.push(lot);
+    const now = ++this.lists;
+    const offers = c.offersOfSeller[seller]!;
+    for (let i = 0; i < offers.length; i++) {
+      const o = offers[i]!;
+      if (used[o] === 0) continue;
+      const serves = c.acceptedBy[c.offerElement[o]!]!;
+      for (let k = 0; k < serves.length; k++) {
+        const lot = serves[k]!;
+        if (listed[lot] === now || !state.from[lot]!.has(o)) continue;
+        listed[lot] = now;
+        lots.push(lot);
+      }
     }
     return lots;
   }
@@ -34,8 +50,13 @@ export class Parcels {
   }
 
   takeLotBack(lot: number, seller: number): void {
-    for (const [source, n] of [...this.state.from[lot]!])
-      if (source >= 0 && this.state.c.offerSeller[source] === seller) this.state.give(lot, source, -n);
+    const held = this.state.from[lot]!;
+    for (let i = 0; i < held.size;) {
+      const source = held.sourceAt(i);
+      if (source >= 0 && this.state.c.offerSeller[source] === seller)
+        this.state.give(lot, source, -held.piecesAt(i));
+      else i++;
+    }
   }
 
   bandOf(seller: number): number {
@@ -68,7 +89,7 @@ export class Parcels {
     const { state, random } = this;
     const { c } = state;
     const first = between(random, 0, c.lots - 1);
-    const sources = [...state.from[first]!.keys()].filter((o) => o >= 0);
+    const sources = state.from[first]!.rows().flatMap(([o]) => (o >= 0 ? [o] : []));
     if (sources.length === 0) return;
     const from = c.offerSeller[sources[between(random, 0, sources.length - 1)]!]!;
     const shut = [from];
@@ -118,7 +139,9 @@ export class Parcels {
     const { state } = this;
     const { c } = state;
     let [own, grams] = [0, 0.01];
-    for (const [source] of state.from[lot]!) {
+    const held = state.from[lot]!;
+    for (let i = 0; i < held.size; i++) {
+      const source = held.sourceAt(i);
       if (source < 0 || c.offerSeller[source] !== seller) continue;
       own = state.value[seller]! < c.minOrder[seller]! ? 0 : c.offerPrice[source]!;
       grams = Math.max(0.01, c.grams[c.offerElement[source]!]!);

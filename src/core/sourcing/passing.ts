@@ -26,9 +26,8 @@ export class Passing {
   /** A source that serves a lot now, at random; null where there is none. */
   private sourceOf(lot: number): number | null {
     const sources = this.state.from[lot]!;
-    let at = Math.floor(this.random() * sources.size);
-    for (const source of sources.keys()) if (at-- === 0) return source;
-    return null;
+    const at = Math.floor(this.random() * sources.size);
+    return at < sources.size ? sources.sourceAt(at) : null;
   }
 
   /** A lot at random, an offer that serves it, with its pieces, and another that could; null where a box serves it. */
@@ -36,7 +35,7 @@ export class Passing {
     const lot = between(this.random, 0, this.state.c.lots - 1);
     const from = this.sourceOf(lot) ?? -1;
     const to = from < 0 ? -1 : this.elsewhere(lot, from);
-    return to < 0 ? null : { lot, from, to, had: this.state.from[lot]!.get(from)! };
+    return to < 0 ? null : { lot, from, to, had: this.state.from[lot]!.get(from) };
   }
 
   /** Some pieces of a lot go to another parcel that is open, whether or not that is cheaper there at once. */
@@ -61,11 +60,13 @@ export class Passing {
     const rivals = c.acceptedBy[e]!;
     const other = rivals[between(random, 0, rivals.length - 1)]!;
     if (other === lot) return;
-    for (const [source, held] of state.from[other]!) {
+    const sources = state.from[other]!;
+    for (let i = 0; i < sources.size; i++) {
+      const [source, held] = [sources.sourceAt(i), sources.piecesAt(i)];
       if ((source < 0 ? -1 - source : c.offerElement[source]) !== e) continue;
       const own = this.sourceOf(lot);
       if (own === null || own === source) return;
-      const n = Math.min(held, state.from[lot]!.get(own)!);
+      const n = Math.min(held, state.from[lot]!.get(own));
       state.give(other, source, -n);
       state.give(lot, own, -n);
       state.give(lot, source, n);

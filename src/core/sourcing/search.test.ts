@@ -88,7 +88,7 @@ describe('parcels of a plan', () => {
         const { c, state, parcels } = filled(seed);
         const supplied = new Map<number, Set<number>>();
         state.from.forEach((sources, lot) => {
-          for (const o of sources.keys())
+          for (const [o] of sources.rows())
             if (o >= 0)
               supplied.set(c.offerSeller[o]!, (supplied.get(c.offerSeller[o]!) ?? new Set()).add(lot));
         });

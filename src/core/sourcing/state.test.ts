@@ -48,7 +48,7 @@ function giveAtRandom(state: State, seed: number, times: number): void {
   const random = seededRandom(seed);
   for (let i = 0; i < times; i++) {
     const lot = between(random, 0, c.lots - 1);
-    const held = [...state.from[lot]!];
+    const held = state.from[lot]!.rows();
     if (held.length > 0 && random() < 0.35) {
       const [source, n] = held[between(random, 0, held.length - 1)]!;
       state.give(lot, source, -between(random, 1, n));
@@ -76,7 +76,7 @@ const pictureOf = (s: State) => ({
   taken: [...s.donorTaken],
   open: [...s.open],
   value: [...s.value],
-  from: s.from.map((m) => [...m].sort((a, b) => a[0] - b[0])),
+  from: s.from.map((held) => held.rows().sort((a, b) => a[0] - b[0])),
 });
 
 describe('a plan while it is searched', () => {
@@ -286,7 +286,7 @@ describe('a plan given as bought quantities', () => {
         const c = compile(problem);
         const state = fewestSellers(c);
         const shares = (lot: number, element: number) =>
-          [...state.from[lot]!].reduce((n, [o, q]) => (c.offerElement[o] === element ? n + q : n), 0);
+          state.from[lot]!.rows().reduce((n, [o, q]) => (c.offerElement[o] === element ? n + q : n), 0);
         const bought = (o: number) => boughtFor(state.used[o]!, c.offerMin[o]!, c.offerMultiple[o]!);
         const again = savedFrom(c, bought, new Int32Array(c.donorPrice.length), shares);
         expect(again.unmet).toBeLessThanOrEqual(state.unmet);

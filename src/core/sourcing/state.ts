@@ -1,4 +1,5 @@
 import { boughtFor, postageOf, priceOfNeed, type Compiled } from './compile';
+import { Sources } from './sources';
 
 /** What an unmet piece weighs beside pence: more than any plan could save by it. */
 export const UNMET = 1e7;
@@ -19,12 +20,14 @@ export class State {
   readonly donorThere: Int32Array;
   readonly donorTaken: Int32Array;
   readonly open: Int32Array;
-  /** Allocations of each lot: offer (or -1 - element for donors) to pieces. */
-  readonly from: Map<number, number>[];
+  /** What serves each lot. */
+  readonly from: Sources[];
   cost = 0;
   unmet = 0;
   parcels = 0;
-  private log: number[] = [];
+  /** What was given since the mark, three numbers each. */
+  private log = new Int32Array(3 * 256);
+  private logged = 0;
 
   constructor(readonly c: Compiled) {
     this.used = new Int32Array(c.offers);
@@ -36,7 +39,7 @@ export class State {
     this.donorThere = new Int32Array(c.elements);
     this.donorTaken = new Int32Array(c.elements);
     this.open = Int32Array.from(c.need);
-    this.from = Array.from({ length: c.lots }, () => new Map<number, number>());
+    this.from = Array.from({ length: c.lots }, () => new Sources());
     this.unmet = c.need.reduce((a, b) => a + b, 0);
   }
 
@@ -46,12 +49,12 @@ export class State {
   }
 
   mark(): void {
-    this.log.length = 0;
+    this.logged = 0;
   }
 
   /** Where the log of what was given stands, to come back to. */
   get position(): number {
-    return this.log.length;
+    return this.logged;
   }
 
   rollBack(): void {
@@ -60,24 +63,35 @@ export class State {
 
   /** Takes back what was given since the log stood there. */
   rollBackTo(position: number): void {
-    for (let i = this.log.length - 3; i >= position; i -= 3) {
+    for (let i = this.logged - 3; i >= position; i -= 3) {
       const [kind, a, n] = [this.log[i]!, this.log[i + 1]!, this.log[i + 2]!];
       if (kind === -1) this.applyCopies(a, -n);
       else this.apply(kind, a, -n);
     }
-    this.log.length = position;
+    this.logged = position;
   }
 
   /** Gives a lot `n` pieces from a source (offer, or -1 - element for donors); below zero takes them back. */
   give(lot: number, source: number, n: number): void {
     if (n === 0) return;
-    this.log.push(lot, source, n);
+    this.note(lot, source, n);
     this.apply(lot, source, n);
   }
 
   setCopies(donor: number, by: number): void {
-    this.log.push(-1, donor, by);
+    this.note(-1, donor, by);
     this.applyCopies(donor, by);
+  }
+
+  private note(kind: number, what: number, n: number): void {
+    if (this.logged === this.log.length) {
+      const longer = new Int32Array(2 * this.log.length);
+      longer.set(this.log);
+      this.log = longer;
+    }
+    this.log[this.logged++] = kind;
+    this.log[this.logged++] = what;
+    this.log[this.logged++] = n;
   }
 
   private applyCopies(donor: number, by: number): void {
@@ -88,10 +102,7 @@ export class State {
   }
 
   private apply(lot: number, source: number, n: number): void {
-    const held = this.from[lot]!;
-    const now = (held.get(source) ?? 0) + n;
-    if (now === 0) held.delete(source);
-    else held.set(source, now);
+    this.from[lot]!.add(source, n);
     this.open[lot]! -= n;
     this.unmet -= n;
     if (source < 0) {
@@ -151,7 +162,11 @@ export class State {
   dearest(lot: number): number {
     if (this.open[lot]! > 0) return Infinity;
     let most = -1;
-    for (const [source] of this.from[lot]!) if (source >= 0) most = Math.max(most, this.priceUsed(source));
+    const held = this.from[lot]!;
+    for (let i = 0; i < held.size; i++) {
+      const source = held.sourceAt(i);
+      if (source >= 0) most = Math.max(most, this.priceUsed(source));
+    }
     return most;
   }
 
@@ -170,7 +185,8 @@ export class State {
   }
 
   freeLot(lot: number): void {
-    for (const [source, n] of [...this.from[lot]!]) this.give(lot, source, -n);
+    const held = this.from[lot]!;
+    while (held.size > 0) this.give(lot, held.sourceAt(0), -held.piecesAt(0));
   }
 
   /** A copy of what was given, to come back to. */
@@ -179,7 +195,7 @@ export class State {
       cost: this.cost,
       unmet: this.unmet,
       copies: Int32Array.from(this.copies),
-      from: this.from.map((m) => [...m]),
+      from: this.from.map((held) => held.rows()),
     };
   }
 
@@ -187,7 +203,7 @@ export class State {
     for (let l = 0; l < this.c.lots; l++) this.freeLot(l);
     for (let d = 0; d < this.copies.length; d++) this.applyCopies(d, saved.copies[d]! - this.copies[d]!);
     saved.from.forEach((rows, lot) => rows.forEach(([source, n]) => this.apply(lot, source, n)));
-    this.log.length = 0;
+    this.logged = 0;
   }
 }
 

@@ -71,7 +71,9 @@ export class Sweep {
   /** What a lot has of a seller goes to an offer, as far as that has room. */
   private pass(lot: number, from: number, to: number): void {
     const { state } = this;
-    for (const [source, n] of state.from[lot]!) {
+    const held = state.from[lot]!;
+    for (let i = 0; i < held.size; i++) {
+      const [source, n] = [held.sourceAt(i), held.piecesAt(i)];
       if (source < 0 || state.c.offerSeller[source] !== from) continue;
       const room = state.room(to);
       if (room <= 0) return;
