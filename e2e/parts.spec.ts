@@ -30,7 +30,7 @@ test('what is missing is planned, ordered by one key, comes by the clock, and is
     .click();
   await expect(page.getByText(/for entry \d+, M 01 Wall/).first()).toBeVisible();
   await isAccessible(page);
-  await page.getByRole('button', { name: 'Find the best plan' }).click();
+  await page.getByRole('button', { name: 'To the buying plan' }).click();
   await page.getByLabel('Think for').selectOption('2');
   // Nobody is there by tomorrow for sure: each lot says what would bring it.
   await page.getByLabel('There within days').fill('1');
@@ -110,7 +110,7 @@ test('prices that changed between plan and order are shown and asked about; noth
   await startModification(page, 'Wall');
   await log(page, '+30 plate 2x4 soot plan');
   await openParts(page);
-  await page.getByRole('button', { name: 'Find the best plan' }).click();
+  await page.getByRole('button', { name: 'To the buying plan' }).click();
   await page.getByLabel('Think for').selectOption('2');
   // A list of a seller's own: he is the cheapest, and is asked with the others.
   await page.getByText('A seller’s price list').click();

@@ -61,7 +61,7 @@ test('the whole way by keys alone: inspect, log, plan, find the plan, order, rec
   await pressTo(page, screens.getByRole('link', { name: 'Parts' }));
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toContainText(/still missing/);
-  await pressTo(page, page.getByRole('button', { name: 'Find the best plan' }));
+  await pressTo(page, page.getByRole('button', { name: 'To the buying plan' }));
   await expect(page.getByRole('tab', { name: 'Buying plan' })).toHaveAttribute('aria-selected', 'true');
   await pressTo(page, page.getByLabel('Think for'), 'Home');
   await pressTo(page, page.getByRole('button', { name: /Find the best plan/ }));

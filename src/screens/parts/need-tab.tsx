@@ -51,7 +51,7 @@ export function NeedTab({ need, onBuyingPlan }: { need: NeedReport; onBuyingPlan
           <ListLinks of={`/builds/${workbench.build}`} list="needed" />
           {need.missing > 0 && (
             <Button look="main" onClick={onBuyingPlan}>
-              Find the best plan
+              To the buying plan
             </Button>
           )}
         </div>
