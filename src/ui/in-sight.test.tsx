@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { cleanup, render, type RenderResult } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { useInSight } from './in-sight';
+import { OpensInPlace, useInSight } from './in-sight';
 
 /** A list that shows 200 px, from 50 px below the top of the window, of rows that are 60 px tall. */
 const LIST = { top: 50, height: 200 };
@@ -35,16 +35,17 @@ function Row({ at, chosen }: { at: number; chosen: boolean }) {
   return <div ref={ref} data-row={at} style={{ scrollMarginTop: '10px', scrollMarginBottom: '10px' }} />;
 }
 
-function draw(chosen: number | null, overflowY: 'auto' | 'visible' = 'auto') {
+function draw(chosen: number | null, overflowY: 'auto' | 'visible' = 'auto', rows = 10) {
   const list = (
     <div id="list" style={{ overflowY }}>
-      {Array.from({ length: 10 }, (_, at) => (
+      {Array.from({ length: rows }, (_, at) => (
         <Row key={at} at={at} chosen={at === chosen} />
       ))}
     </div>
   );
-  if (page) page.rerender(list);
-  else page = render(list);
+  const whole = <OpensInPlace>{list}</OpensInPlace>;
+  if (page) page.rerender(whole);
+  else page = render(whole);
 }
 
 const scrolled = () => document.getElementById('list')!.scrollTop;
@@ -72,4 +73,10 @@ it('what is chosen later comes into sight wherever it is', () => {
   draw(null);
   draw(7);
   expect(moved).toEqual([document.querySelector('[data-row="7"]')]);
+});
+
+it('so does what was not there before', () => {
+  draw(null);
+  draw(10, 'auto', 11);
+  expect(moved).toEqual([document.querySelector('[data-row="10"]')]);
 });

@@ -44,7 +44,8 @@ export function ModificationCard({ modification, open, drawn, dialogs, place, fo
   const scope = { of: 'modification', modification: modification.id } as const;
   const figures = booksInView({ workbench, view, version }).figures(scope);
   const zone = workbench.records.zone.get(modification.zone);
-  const head = useInSight<HTMLDivElement>(open);
+  // Where not all of the list is in the page, the list knows better: a card comes into it as one scrolls.
+  const head = useInSight<HTMLDivElement>(open && !place);
   const phase = modification.phase ? workbench.records.phase.get(modification.phase) : undefined;
   const where = [
     ...(zone?.parent ? [zone.name] : []),

@@ -7,6 +7,7 @@ import { zoneOf, type AccountKey, type Modification } from '@/core/ledger';
 import type { EntryId, ModificationId, ZoneId } from '@/core/shared/ids';
 import { findInLog, LOG_ORDERS, sortLog, type Workbench } from '@/core/workbench';
 import { Button } from '@/ui/button';
+import { OpensInPlace } from '@/ui/in-sight';
 import { useBuild } from '../common/build-store';
 import { FindAndOrder } from '../common/find-and-order';
 import { useInAddress, useOneInAddress } from '../common/use-in-address';
@@ -93,18 +94,20 @@ export const Worklog = memo(function Worklog({ dialogs }: { dialogs: BenchDialog
                 found={found?.entries}
               />
             ) : (
-              <ol className="border-rule border-t">
-                {modifications.map((m) => (
-                  <ModificationCard
-                    key={m.id}
-                    modification={m}
-                    open={m.id === selected}
-                    drawn
-                    dialogs={dialogs}
-                    found={found?.entries}
-                  />
-                ))}
-              </ol>
+              <OpensInPlace>
+                <ol className="border-rule border-t">
+                  {modifications.map((m) => (
+                    <ModificationCard
+                      key={m.id}
+                      modification={m}
+                      open={m.id === selected}
+                      drawn
+                      dialogs={dialogs}
+                      found={found?.entries}
+                    />
+                  ))}
+                </ol>
+              </OpensInPlace>
             )}
           </Sortable>
         </DragList>

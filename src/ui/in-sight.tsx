@@ -1,4 +1,24 @@
-import { useCallback, useEffect, useRef, type RefObject } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useRef,
+  type ReactNode,
+  type RefObject,
+} from 'react';
+
+const IsOpen = createContext<RefObject<boolean> | null>(null);
+
+/** A list whose rows come and go: only what is in it from the first is there as the page opens. */
+export function OpensInPlace({ children }: { readonly children: ReactNode }) {
+  const isOpen = useRef(false);
+  // After those of all that is in it.
+  useEffect(() => {
+    isOpen.current = true;
+  }, []);
+  return <IsOpen value={isOpen}>{children}</IsOpen>;
+}
 
 /** Brings an element into sight when it is chosen. Gives the ref that it takes. */
 export function useInSight<E extends Element>(isChosen: boolean): RefObject<E | null> {
@@ -13,12 +33,16 @@ export function useInSight<E extends Element>(isChosen: boolean): RefObject<E | 
  * page: a page that moves as it opens takes its bar away, and what is being pressed from under the pointer.
  */
 export function useShow(): (element: Element | null | undefined) => void {
-  const isDrawn = useRef(false);
-  return useCallback((element) => {
-    if (isDrawn.current) element?.scrollIntoView({ block: 'nearest' });
-    else if (element) showInList(element);
-    isDrawn.current = true;
-  }, []);
+  const own = useRef(false);
+  const around = useContext(IsOpen);
+  return useCallback(
+    (element) => {
+      if ((around ?? own).current) element?.scrollIntoView({ block: 'nearest' });
+      else if (element) showInList(element);
+      own.current = true;
+    },
+    [around],
+  );
 }
 
 /** Scrolls what is nearest around an element as far as it takes to see it, and nothing outside that. */
