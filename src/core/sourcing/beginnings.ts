@@ -2,6 +2,7 @@ import { anneal } from './anneal';
 import { cheapChoice } from './cheap-choice';
 import { ChoiceCost } from './choice-cost';
 import { filledFull } from './first-plans';
+import { MANY_LOTS } from './mix';
 import type { Search } from './search';
 import { SellerCover } from './seller-cover';
 import { scoreOf, sellersOf, type Saved } from './state';
@@ -9,7 +10,6 @@ import { scoreOf, sellersOf, type Saved } from './state';
 /** Beginnings that are looked at, in all threads together. */
 const MOST = 64;
 /** Of problems with more lots choices are looked for by what they are estimated to cost: so many, each by so many estimates. */
-const MANY_LOTS = 200;
 const CHEAP = { choices: 3, looks: 2000 };
 /** And so many of the others are looked at beside them. */
 const OTHERS = 5;

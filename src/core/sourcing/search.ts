@@ -6,6 +6,7 @@ import { filledAtOnce, filledByAdded, filledForMost } from './first-plans';
 import { Parcels } from './parcels';
 import { Passing } from './passing';
 import { meetMore } from './meet-more';
+import { mixFor, type Mix } from './mix';
 import { fillLots, type RepairRules } from './repair';
 import { Sweep } from './sweep';
 import { scoreOf, State, type Saved } from './state';
@@ -15,8 +16,6 @@ const SWEEPS = 0.1;
 /** Of those that put one lot elsewhere, the share that takes pieces from another lot, and that passes a lot on. */
 const TAKE_OVER = 0.12;
 const PASS_ON = 0.7;
-/** Share of the moves that put one lot, or two, elsewhere and fill nothing anew. */
-const RELOCATIONS = 0.75;
 /** Share of the others that are ejection chains. */
 const CHAINS = 0.3;
 /** Share of the closings that close two at once. */
@@ -38,6 +37,7 @@ export class Search {
   private readonly closed: ClosedSellers;
   private readonly passing: Passing;
   private readonly sweep: Sweep;
+  private readonly mix: Mix;
 
   constructor(
     readonly c: Compiled,
@@ -50,6 +50,7 @@ export class Search {
     from: Saved | null = null,
   ) {
     const { first, others } = from ? { first: loaded(c, from), others: [] } : this.firstOf(byHand);
+    this.mix = mixFor(c);
     this.state = first;
     this.beginnings = others.map((state) => state.save());
     this.best = first.save();
@@ -129,7 +130,7 @@ export class Search {
 
   private move(): void {
     if (this.random() < SWEEPS) return this.divide();
-    if (this.random() < RELOCATIONS) {
+    if (this.random() < this.mix.relocations) {
       const r = this.random();
       if (r < TAKE_OVER) return this.passing.takeOver(this.rules());
       return r < TAKE_OVER + PASS_ON ? this.passing.relocate() : this.passing.exchange(this.rules());
@@ -138,13 +139,14 @@ export class Search {
     const r = this.random();
     // With as many parcels as are allowed none is opened but in the place of another.
     const isFull = this.state.parcels >= this.c.maxSellers;
+    const { boxes } = this.mix;
     if (r < 0.12) this.freeSome();
     else if (r < 0.3) this.freeRelated();
     else if (r < 0.42) this.shed();
     else if (r < 0.54) this.close(isFull);
     else if (r < 0.7) isFull ? this.close(true) : this.openOne();
-    else if (r < 0.84) this.close(true);
-    else if (r < 0.94 || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
+    else if (r < 0.9 - boxes) this.close(true);
+    else if (r < 1 - boxes || this.donors || this.c.donorPrice.length === 0) this.freeSellers();
     else this.refill(changeBoxes(this.state, this.random));
   }
 
@@ -240,14 +242,18 @@ export class Search {
     if (other >= 0) this.openWith(other, []);
   }
 
-  /** Tries a seller as though his parcel were paid: lots that he serves cheaper come to him, and others with them. */
+  /**
+   * Tries a seller as though his parcel were paid: lots that he serves cheaper, or up to so much dearer this time, come to him,
+   * and others with them.
+   */
   private openWith(seller: number, more: readonly number[]): void {
     const { c, state, random } = this;
     const lots = new Set(more);
+    const dearer = this.mix.dearer > 0 ? 1 + this.mix.dearer * random() : 1;
     for (const o of c.offersOfSeller[seller]!) {
       for (const lot of c.acceptedBy[c.offerElement[o]!]!) {
         if (lots.has(lot)) continue;
-        if (this.state.dearest(lot) > priceOfNeed(c, o, c.need[lot]!) && random() < 0.9) {
+        if (dearer * this.state.dearest(lot) > priceOfNeed(c, o, c.need[lot]!) && random() < 0.9) {
           state.freeLot(lot);
           lots.add(lot);
         }
