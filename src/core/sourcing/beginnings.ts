@@ -9,7 +9,7 @@ import { scoreOf, sellersOf, type Saved } from './state';
 
 /** Beginnings that are looked at, in all threads together. */
 const MOST = 64;
-/** Of problems with more lots choices are looked for by what they are estimated to cost: so many, each by so many estimates. */
+/** Of problems with many lots choices are looked for by what they are estimated to cost: so many, each by so many estimates. */
 const CHEAP = { choices: 3, looks: 2000 };
 /** And so many of the others are looked at beside them. */
 const OTHERS = 5;

@@ -8,6 +8,7 @@ import { Search } from './search';
 import { scoreOf } from './state';
 
 const STRUCTURES: readonly StructureName[] = ['high least orders', 'many boxes', 'many acceptable', 'plain'];
+const STEPS = 400;
 
 /** What one cooling of a search comes to; `as` says which mix it has. */
 function cooledDown(c: Compiled, seed: number, as: Compiled): number {
@@ -16,7 +17,6 @@ function cooledDown(c: Compiled, seed: number, as: Compiled): number {
   for (let i = 0; i < STEPS; i++) anneal(search, i / STEPS);
   return scoreOf(search.best);
 }
-const STEPS = 400;
 
 describe('the mix of moves', () => {
   it('of a middling problem comes to cheaper plans in as many steps than the one of a large problem', () => {

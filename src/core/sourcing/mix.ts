@@ -16,7 +16,9 @@ export interface Mix {
   readonly dearer: number;
 }
 
+/** Where there is time to try boxes and sellers. */
 const FREE: Mix = { relocations: 0.6, boxes: 0.15, dearer: 0.5 };
+/** Where there is not, or where the places of sellers are counted. */
 const BOUND: Mix = { relocations: 0.75, boxes: 0.06, dearer: 0 };
 
 /**
